@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
+.PHONY: demo build test quick check format generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -31,10 +31,13 @@ test: chromium build generated-fresh check
 	@$(MAKE) --no-print-directory -j2 --output-sync=target unit e2e # a browser waits more than it works
 
 check: web/node_modules
-	@unformatted=$$(gofmt -l cmd internal web/*.go e2e); test -z "$$unformatted" || { echo "not gofmt'd: $$unformatted"; exit 1; }
-	$(GO) vet $(PACKAGES)
-	$(GO) tool staticcheck $(PACKAGES)
+	$(GO) tool -modfile=tools/go.mod golangci-lint run $(PACKAGES) ./scripts/...
 	cd web && npm run check
+
+# Lays everything out as `make check` wants it.
+format: web/node_modules
+	$(GO) tool -modfile=tools/go.mod golangci-lint fmt ./cmd/... ./internal/... ./e2e/... ./scripts/... ./web
+	cd web && npx prettier --write --log-level warn .
 
 # While one works: under two minutes. It leaves out the simulations, the browser and the pictures, which `make test` has.
 quick: check

@@ -77,7 +77,10 @@ const saving = 300 * time.Millisecond
 func (p page) saved() {
 	p.t.Helper()
 	time.Sleep(saving) // a tap is in the browser's own database first, and shows as waiting only then
-	p.waits(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`), "everything saved")
+	p.waits(
+		rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`),
+		"everything saved",
+	)
 }
 
 // One press a nail is enough for a whole dog, by keys, by a two-button pedal, and by thumb: as planned, or
@@ -389,5 +392,10 @@ func TestTheCardForTheOwnerIsPrinted(t *testing.T) {
 	p.print()
 	assert.Equal(t, "block", p.MustEval(`() => getComputedStyle(document.querySelector('.card')).display`).Str())
 	assert.Equal(t, "none", p.MustEval(`() => getComputedStyle(document.querySelector('.frame-rule')).display`).Str())
-	assert.Zero(t, p.MustEval(`() => [...document.querySelectorAll('button, nav')].filter((e) => e.getClientRects().length > 0).length`).Int(), "no button on paper")
+	assert.Zero(
+		t,
+		p.MustEval(`() => [...document.querySelectorAll('button, nav')].filter((e) => e.getClientRects().length > 0).length`).
+			Int(),
+		"no button on paper",
+	)
 }

@@ -17,14 +17,19 @@ func TestABookIsBroughtAndTakenBack(t *testing.T) {
 	from := start(t, "demo", "--today", day, "--listen", anywhere)
 	response, err := http.Get(from.address + "/api/export")
 	require.NoError(t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole
+	defer response.Body.Close()
 	data, err := io.ReadAll(response.Body)
 	require.NoError(t, err)
 	file := filepath.Join(t.TempDir(), "all.zip")
 	require.NoError(t, os.WriteFile(file, data, 0o600))
 
 	to := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	to.send("PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`, nil)
+	to.send(
+		"PUT",
+		"/api/settings",
+		`{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`,
+		nil,
+	)
 	p := tab(t, browser(t), to.address+"/settings/data")
 	p.sees("Yours to take and to bring")
 	bring := func(path string) {
@@ -42,11 +47,11 @@ func TestABookIsBroughtAndTakenBack(t *testing.T) {
 	assert.Len(t, to.dogs(), 24)
 	p.press("button", "Take it back")
 	require.Eventually(t, func() bool {
-		answer, err := http.Get(to.address + "/api/due") //nolint:noctx // the test ends it
+		answer, err := http.Get(to.address + "/api/due")
 		if err != nil {
 			return false
 		}
-		defer answer.Body.Close() //nolint:errcheck // read whole
+		defer answer.Body.Close()
 		text, err := io.ReadAll(answer.Body)
 		return err == nil && answer.StatusCode == http.StatusOK && len(text) > 0 && len(to.dogs()) == 0
 	}, patience, 200_000_000)

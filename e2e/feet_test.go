@@ -115,7 +115,10 @@ func TestDraggingTheDayForwardGrowsTheNails(t *testing.T) {
 	stop := p.EachEvent(func(*proto.NetworkRequestWillBeSent) { asked++ })
 	go stop()
 	for _, to := range []int{7, 14, 30, 60} {
-		p.MustEval(`day => { const slider = document.getElementById('day'); slider.value = day; slider.dispatchEvent(new Event('input')) }`, to)
+		p.MustEval(
+			`day => { const slider = document.getElementById('day'); slider.value = day; slider.dispatchEvent(new Event('input')) }`,
+			to,
+		)
 		p.sees("in " + map[int]string{7: "7", 14: "14", 30: "30", 60: "60"}[to] + " days")
 	}
 	assert.Greater(t, flat(), before)
@@ -140,13 +143,30 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 		return p.MustEval(`() => document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing'`).Str()
 	}
 	before := ridge()
-	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 0.5; m.dispatchEvent(new Event('input')) }`)
+	p.MustEval(
+		`() => { const m = document.getElementById('margin'); m.value = 0.5; m.dispatchEvent(new Event('input')) }`,
+	)
 	p.sees("Safety margin: 0.5 mm")
-	p.waits(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before), "the page moved on")
+	p.waits(
+		rod.Eval(
+			`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`,
+			before,
+		),
+		"the page moved on",
+	)
 	p.keys("n")
 	p.sees("LF2")
 	into := t.TempDir()
-	require.NoError(t, proto.BrowserSetDownloadBehavior{Behavior: proto.BrowserSetDownloadBehaviorBehaviorAllow, BrowserContextID: p.Browser().BrowserContextID, DownloadPath: into}.Call(p.Browser()))
+	require.NoError(
+		t,
+		proto.BrowserSetDownloadBehavior{
+			Behavior:         proto.BrowserSetDownloadBehaviorBehaviorAllow,
+			BrowserContextID: p.Browser().BrowserContextID,
+			DownloadPath:     into,
+		}.Call(
+			p.Browser(),
+		),
+	)
 	p.press("button", "Save the drawing")
 	var drawing []byte
 	require.Eventually(t, func() bool {

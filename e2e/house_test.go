@@ -123,7 +123,8 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	program.get(at, &people)
 	assert.Equal(t, []string{"Ann"}, people.People)
 	phone.open(house)
-	err = phone.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('does not answer')`))
+	err = phone.Timeout(patience).
+		Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('does not answer')`))
 	phone.require(err, "seen anew")
 
 	desk.open(program.address + "/settings/devices")
@@ -132,7 +133,8 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	desk.find("li", "tablet, Ben")
 	require.NoError(t, phone.Navigate(house+"/kit"))
 	require.Eventually(t, func() bool { // it stands at the door, and nothing is left of what it kept
-		left, err := phone.Timeout(10 * time.Second).Eval(`async () => (document.body?.innerText ?? "").includes('Let this device in') ? (await caches.keys()).length + localStorage.length : -1`)
+		left, err := phone.Timeout(10 * time.Second).
+			Eval(`async () => (document.body?.innerText ?? "").includes('Let this device in') ? (await caches.keys()).length + localStorage.length : -1`)
 		return err == nil && left.Value.Int() == 0
 	}, patience, 100*time.Millisecond)
 }

@@ -172,7 +172,12 @@ func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
 
 	program = serve(t, data, day, port)
 	p = tab(t, b, program.address+"/") // any screen sends it, once, and whoever comes back is told
-	require.Eventually(t, func() bool { return len(program.dog(program.dogs()["Moss"]).Sittings) == 1 }, patience, 100*time.Millisecond)
+	require.Eventually(
+		t,
+		func() bool { return len(program.dog(program.dogs()["Moss"]).Sittings) == 1 },
+		patience,
+		100*time.Millisecond,
+	)
 	p.open(address)
 	p.sees("which was on its way, is in the book")
 	kept := program.dog(program.dogs()["Moss"])
@@ -246,9 +251,9 @@ func TestNothingIsAskedOfAnyoneElse(t *testing.T) {
 // What others made goes along with its licence.
 func TestTheLicencesOfWhatIsShippedGoAlong(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
-	response, err := http.Get(program.address + "/licences.txt") //nolint:noctx // the test ends it
+	response, err := http.Get(program.address + "/licences.txt")
 	require.NoError(t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole below
+	defer response.Body.Close()
 	text, err := io.ReadAll(response.Body)
 	require.NoError(t, err)
 	for _, name := range []string{"Go go1", "github.com/gin-gonic/gin ", "modernc.org/sqlite ", "vue 3", "bootstrap 5", "chart.js ", "@fontsource-variable/atkinson-hyperlegible-next ", "swagger-ui-dist "} {
@@ -264,7 +269,10 @@ func TestSearchFindsADog(t *testing.T) {
 	p.sees("24 dogs")
 	p.fill("search", "плю")
 	p.sees("Плюшка")
-	p.waits(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('Gantry')`), "the page moved on")
+	p.waits(
+		rod.Eval(`() => document.body !== null && !document.body.innerText.includes('Gantry')`),
+		"the page moved on",
+	)
 }
 
 // With wet hands on a propped phone there is only a thumb.
@@ -456,7 +464,12 @@ func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
 	p.sees("The trim is deleted")
 	assert.Len(t, program.dog(program.dogs()["Kipper"]).Sittings, before-1)
 	p.press(".undo-bar button", "Undo")
-	require.Eventually(t, func() bool { return len(program.dog(program.dogs()["Kipper"]).Sittings) == before }, patience, 100*time.Millisecond)
+	require.Eventually(
+		t,
+		func() bool { return len(program.dog(program.dogs()["Kipper"]).Sittings) == before },
+		patience,
+		100*time.Millisecond,
+	)
 	p.press(".take button", "Delete")
 	p.press("button", "All 49 trims")
 }

@@ -35,7 +35,11 @@ func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
 	p.sees("A little blood goes a long way")
 	for range 6 {
 		require.NoError(t, p.Keyboard.Type(input.Tab))
-		assert.True(t, p.MustEval(`() => document.querySelector('dialog').contains(document.activeElement) || document.activeElement === document.body`).Bool())
+		assert.True(
+			t,
+			p.MustEval(`() => document.querySelector('dialog').contains(document.activeElement) || document.activeElement === document.body`).
+				Bool(),
+		)
 	}
 	require.NoError(t, p.Keyboard.Type(input.Escape))
 	p.waits(rod.Eval(`() => !document.querySelector('dialog[open]')`), "the page moved on")

@@ -28,7 +28,7 @@ func (p *program) send(method, path, body string, into any) {
 	request.Header.Set("Content-Type", "application/json")
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(p.t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole
+	defer response.Body.Close()
 	require.Less(p.t, response.StatusCode, 300, "%s %s", method, path)
 	if into != nil {
 		require.NoError(p.t, json.NewDecoder(response.Body).Decode(into))
@@ -42,16 +42,37 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 	dir := t.TempDir()
 	memory := filepath.Join(dir, "gateway.jsonl")
 	begin := func(hour string) *program {
-		return start(t, "serve", "--data", filepath.Join(dir, "book.db"), "--today", day+"T"+hour, "--listen", anywhere, "--stand-in-gateway", memory)
+		return start(
+			t,
+			"serve",
+			"--data",
+			filepath.Join(dir, "book.db"),
+			"--today",
+			day+"T"+hour,
+			"--listen",
+			anywhere,
+			"--stand-in-gateway",
+			memory,
+		)
 	}
 	program := begin("10:00")
-	program.send("PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`, nil)
+	program.send(
+		"PUT",
+		"/api/settings",
+		`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`,
+		nil,
+	)
 	var dogs []string
 	for i := range messages {
 		var dog struct{ ID string }
 		program.send("POST", "/api/dogs", fmt.Sprintf(`{"name":"Dog %d","age_years":4,"weights":[{"kg":20}]}`, i), &dog)
 		owner := uuid.NewString()
-		program.send("PUT", "/api/owners/"+owner, fmt.Sprintf(`{"name":"Owner %d","reach":"text","address":"+44 1632 96%04d","may_offer":true}`, i, i), nil)
+		program.send(
+			"PUT",
+			"/api/owners/"+owner,
+			fmt.Sprintf(`{"name":"Owner %d","reach":"text","address":"+44 1632 96%04d","may_offer":true}`, i, i),
+			nil,
+		)
 		program.send("PUT", "/api/dogs/"+dog.ID+"/owner", fmt.Sprintf(`{"owner_id":%q}`, owner), nil)
 		dogs = append(dogs, dog.ID)
 	}
@@ -88,7 +109,7 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 	}
 	file, err := os.Open(memory)
 	require.NoError(t, err)
-	defer file.Close() //nolint:errcheck // only read
+	defer file.Close()
 	taken := map[string]int{}
 	for lines := bufio.NewScanner(file); lines.Scan(); {
 		var line struct{ Sent *struct{ ID string } }

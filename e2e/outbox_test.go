@@ -51,7 +51,8 @@ func TestAnyScreenSendsWhatWaits(t *testing.T) {
 	p.sees("2 taps wait")
 	program = serve(t, data, day, port)
 	program.told(t, at, 3)
-	err := p.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('taps wait')`))
+	err := p.Timeout(patience).
+		Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('taps wait')`))
 	p.require(err, "the line gone")
 }
 
@@ -66,13 +67,22 @@ func TestClearedStorageLosesNoTap(t *testing.T) {
 	program.kill()
 	p.keys("t t")
 	p.sees("2 taps")
-	p.MustEval(`() => { localStorage.clear(); return new Promise((done) => { const r = indexedDB.deleteDatabase('fribbet'); r.onsuccess = r.onerror = () => done(); }) }`)
+	p.MustEval(
+		`() => { localStorage.clear(); return new Promise((done) => { const r = indexedDB.deleteDatabase('fribbet'); r.onsuccess = r.onerror = () => done(); }) }`,
+	)
 	p.keys("t")
 	p.sees("3 taps")
 	kept := func() int {
-		return p.MustEval(`() => new Promise((done) => { const r = indexedDB.open('fribbet'); r.onsuccess = () => { const all = r.result.transaction('events').objectStore('events').getAll(); all.onsuccess = () => { r.result.close(); done(all.result.length) } } })`).Int()
+		return p.MustEval(`() => new Promise((done) => { const r = indexedDB.open('fribbet'); r.onsuccess = () => { const all = r.result.transaction('events').objectStore('events').getAll(); all.onsuccess = () => { r.result.close(); done(all.result.length) } } })`).
+			Int()
 	}
-	require.Eventually(t, func() bool { return kept() == 3 }, patience, 100*time.Millisecond, "what is said to be kept is there")
+	require.Eventually(
+		t,
+		func() bool { return kept() == 3 },
+		patience,
+		100*time.Millisecond,
+		"what is said to be kept is there",
+	)
 	require.NoError(t, p.Close())
 	program = serve(t, data, day, port)
 	tab(t, b, program.address)
@@ -113,7 +123,9 @@ func TestWithoutStorageItSaysWhatIsNotKept(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), "about:blank")
-	p.MustEvalOnNewDocument(`for (const name of ['localStorage', 'indexedDB']) Object.defineProperty(window, name, { get() { throw new Error('blocked') } })`)
+	p.MustEvalOnNewDocument(
+		`for (const name of ['localStorage', 'indexedDB']) Object.defineProperty(window, name, { get() { throw new Error('blocked') } })`,
+	)
 	p.open(program.address)
 	at := p.oneTouch(program)
 	port := program.port()

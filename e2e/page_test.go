@@ -42,7 +42,7 @@ func TestMain(m *testing.M) {
 		if err != nil {
 			panic(err)
 		}
-		defer os.RemoveAll(dir) //nolint:errcheck // the machine's place for what is thrown away
+		defer os.RemoveAll(dir)
 		demos.dir = dir
 		var stop func()
 		if shared, stop, err = launch(filepath.Join(dir, "chromium")); err != nil {
@@ -85,7 +85,8 @@ type page struct {
 	*rod.Page
 }
 
-// leftOpen opens the sections of a dog's page once; one that a test closes stays closed. The first minute has been seen.
+// leftOpen opens the sections of a dog's page once; one that a test closes stays closed. The first minute has been
+// seen.
 const leftOpen = `for (const name of ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more']) {
 	try { localStorage.getItem('fribbet-dog-' + name) ?? localStorage.setItem('fribbet-dog-' + name, 'true') } catch { /* no storage here */ }
 }
@@ -180,7 +181,9 @@ func (p page) find(selector, words string) *rod.Element {
 // closeSections leaves a dog's page as who looks at nothing more leaves it.
 func (p page) closeSections() {
 	p.t.Helper()
-	p.MustEval(`() => ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more'].forEach((n) => localStorage.setItem('fribbet-dog-' + n, 'false'))`)
+	p.MustEval(
+		`() => ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more'].forEach((n) => localStorage.setItem('fribbet-dog-' + n, 'false'))`,
+	)
 }
 
 // words counts what is there to be read: without drawings, closed parts and choices of lists.
@@ -231,7 +234,12 @@ func (p page) fill(id, text string) {
 // keys types as fingers do: letters as keys, and names of other keys between spaces.
 func (p page) keys(typed string) {
 	p.t.Helper()
-	named := map[string]input.Key{"Enter": input.Enter, "Space": input.Space, "PageDown": input.PageDown, "PageUp": input.PageUp}
+	named := map[string]input.Key{
+		"Enter":    input.Enter,
+		"Space":    input.Space,
+		"PageDown": input.PageDown,
+		"PageUp":   input.PageUp,
+	}
 	for _, word := range strings.Fields(typed) {
 		if key, ok := named[word]; ok {
 			require.NoError(p.t, p.Keyboard.Type(key))
@@ -246,5 +254,10 @@ func (p page) keys(typed string) {
 // settled waits until nothing of a page moves any more: its typeface is there, and so are its pictures.
 func (p page) settled() {
 	p.t.Helper()
-	p.waits(rod.Eval(`() => document.fonts.ready.then(() => [...document.images].every(i => i.complete) && document.getAnimations().length === 0)`), "a page at rest")
+	p.waits(
+		rod.Eval(
+			`() => document.fonts.ready.then(() => [...document.images].every(i => i.complete) && document.getAnimations().length === 0)`,
+		),
+		"a page at rest",
+	)
 }

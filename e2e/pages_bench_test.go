@@ -31,10 +31,15 @@ func (s *started) once(b *testing.B, room *rod.Browser, address string) {
 	b.Helper()
 	p, err := room.Page(proto.TargetCreateTarget{URL: "about:blank"})
 	require.NoError(b, err)
-	defer p.Close() //nolint:errcheck // it was only looked at
+	defer p.Close()
 	_, err = p.EvalOnNewDocument(leftOpen + ";" + noteLongTasks)
 	require.NoError(b, err)
-	require.NoError(b, p.SetViewport(&proto.EmulationSetDeviceMetricsOverride{Width: 390, Height: 844, DeviceScaleFactor: 1, Mobile: true}))
+	require.NoError(
+		b,
+		p.SetViewport(
+			&proto.EmulationSetDeviceMetricsOverride{Width: 390, Height: 844, DeviceScaleFactor: 1, Mobile: true},
+		),
+	)
 	require.NoError(b, proto.EmulationSetCPUThrottlingRate{Rate: slower}.Call(p))
 	require.NoError(b, p.Timeout(patience).Navigate(address))
 	require.NoError(b, p.Timeout(patience).WaitIdle(patience))

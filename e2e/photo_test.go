@@ -26,15 +26,28 @@ import (
 // pictured is a file with a picture of two nails, 17 and 11 mm long, and where they are in it.
 func pictured(t *testing.T, paw standin.Paw, change func(*image.RGBA) image.Image) (string, standin.Taken) {
 	t.Helper()
-	return picturedFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 12, About: 40, Turned: 3}, paw, change)
+	return picturedFrom(
+		t,
+		photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 12, About: 40, Turned: 3},
+		paw,
+		change,
+	)
 }
 
-func picturedFrom(t *testing.T, look photo.Looking, paw standin.Paw, change func(*image.RGBA) image.Image) (string, standin.Taken) {
+func picturedFrom(
+	t *testing.T,
+	look photo.Looking,
+	paw standin.Paw,
+	change func(*image.RGBA) image.Image,
+) (string, standin.Taken) {
 	t.Helper()
 	code, err := nail.ParseCode("LF3")
 	require.NoError(t, err)
 	for _, length := range []float64{17, 11} {
-		paw.Nails = append(paw.Nails, standin.PawNail{Stance: claw.Assumed(code, nail.Usual, 20).WithLength(length).AtGap(1), Quick: length - 3})
+		paw.Nails = append(
+			paw.Nails,
+			standin.PawNail{Stance: claw.Assumed(code, nail.Usual, 20).WithLength(length).AtGap(1), Quick: length - 3},
+		)
 	}
 	taken := paw.Take(look, 2048, 1536)
 	var data bytes.Buffer
@@ -70,7 +83,8 @@ func (p page) drags(label string, to photo.Point) {
 		}
 		const b = s.getBoundingClientRect()
 		return [b.left, b.top, b.width / s.querySelector('img').naturalWidth]
-	}`).Arr()
+	}`).
+		Arr()
 	left, top, scale := sheet[0].Num(), sheet[1].Num(), sheet[2].Num()
 	at := p.find(fmt.Sprintf(".grip[aria-label^=%q]", label), "").MustShape().Box()
 	mouse := p.Mouse
@@ -140,7 +154,12 @@ func TestASecondPictureFromTheSide(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Bobbin"]
 	file, first := pictured(t, standin.Paw{Seed: 3}, asItIs)
-	beside, second := picturedFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5}, standin.Paw{Seed: 3}, asItIs)
+	beside, second := picturedFrom(
+		t,
+		photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5},
+		standin.Paw{Seed: 3},
+		asItIs,
+	)
 	p := tab(t, browser(t), program.address+"/dogs/"+id+"/photo/LF3")
 	p.upload(file)
 	p.press(".held button", "not sure")
@@ -172,7 +191,13 @@ func TestASecondPictureFromTheSide(t *testing.T) {
 func (p page) width(selector string) float64 {
 	p.t.Helper()
 	var mm, low, high float64
-	_, err := fmt.Sscanf(strings.ReplaceAll(p.find(selector, "\\(").MustText(), "–", " "), "%f (%f %f", &mm, &low, &high)
+	_, err := fmt.Sscanf(
+		strings.ReplaceAll(p.find(selector, "\\(").MustText(), "–", " "),
+		"%f (%f %f",
+		&mm,
+		&low,
+		&high,
+	)
 	require.NoError(p.t, err)
 	return high - low
 }
@@ -198,7 +223,12 @@ func TestPicturesAsTheyCome(t *testing.T) {
 	require.NoError(t, os.WriteFile(lying, append([]byte("\xff\xd8"+exif), data[2:]...), 0o600))
 	p.upload(lying)
 	p.sees("where the card seems to be")
-	assert.Equal(t, 2048, p.MustEval(`() => document.querySelector('.sheet img').naturalWidth`).Int(), "it stands upright")
+	assert.Equal(
+		t,
+		2048,
+		p.MustEval(`() => document.querySelector('.sheet img').naturalWidth`).Int(),
+		"it stands upright",
+	)
 
 	p.press("button", "Another picture")
 	bare, _ := pictured(t, standin.Paw{Seed: 4, NoCard: true}, asItIs)
@@ -224,13 +254,17 @@ func TestPicturesAsTheyCome(t *testing.T) {
 	p.sees("must be a whole picture: it is cut short or damaged")
 
 	// What a stranger's page sends is no picture of ours.
-	request, err := http.NewRequest(http.MethodPut, program.address+"/api/dogs/"+id+"/pictures/7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001?paw=LF", strings.NewReader("x"))
+	request, err := http.NewRequest(
+		http.MethodPut,
+		program.address+"/api/dogs/"+id+"/pictures/7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001?paw=LF",
+		strings.NewReader("x"),
+	)
 	require.NoError(t, err)
 	request.Header.Set("Content-Type", "application/octet-stream")
 	request.Header.Set("Sec-Fetch-Site", "cross-site")
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(t, err)
-	defer response.Body.Close() //nolint:errcheck // its status is read
+	defer response.Body.Close()
 	assert.Equal(t, http.StatusForbidden, response.StatusCode)
 }
 
@@ -243,7 +277,9 @@ func TestBeforeAndAfter(t *testing.T) {
 	p.sees("Before (")
 	share := func() string { return p.MustEval(`() => document.querySelector('.two .over').style.clipPath`).Str() }
 	before := share()
-	p.MustEval(`() => { const s = document.getElementById('before-after'); s.value = 80; s.dispatchEvent(new Event('input')) }`)
+	p.MustEval(
+		`() => { const s = document.getElementById('before-after'); s.value = 80; s.dispatchEvent(new Event('input')) }`,
+	)
 	require.Eventually(t, func() bool { return share() != before }, patience, 50_000_000)
 	p.press(".all button", "Delete…")
 	p.press("button", "Delete it for good")

@@ -124,7 +124,7 @@ func (p *program) get(path string, into any) {
 	require.NoError(p.t, err)
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(p.t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole
+	defer response.Body.Close()
 	require.NoError(p.t, json.NewDecoder(response.Body).Decode(into))
 }
 
@@ -216,7 +216,12 @@ func (p *program) open(id string) string {
 		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH2","of":"e3","face":"grey"}]}`
 	ctx, cancel := context.WithTimeout(context.Background(), patience)
 	defer cancel()
-	request, err := http.NewRequestWithContext(ctx, http.MethodPost, p.address+"/api/dogs/"+id+"/sittings/"+sitting+"/events", strings.NewReader(body))
+	request, err := http.NewRequestWithContext(
+		ctx,
+		http.MethodPost,
+		p.address+"/api/dogs/"+id+"/sittings/"+sitting+"/events",
+		strings.NewReader(body),
+	)
 	require.NoError(p.t, err)
 	request.Header.Set("Content-Type", "application/json")
 	response, err := http.DefaultClient.Do(request)

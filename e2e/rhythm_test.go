@@ -58,10 +58,16 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.sees("only to compare")
 	floor := func() string { return p.find("tbody tr", "every six weeks").MustText() }
 	before := floor()
-	p.MustEval(`() => { const km = document.getElementById('km'); km.value = 40; km.dispatchEvent(new Event('input')) }`)
+	p.MustEval(
+		`() => { const km = document.getElementById('km'); km.value = 40; km.dispatchEvent(new Event('input')) }`,
+	)
 	p.sees("40 km a week")
 	p.sees("As it walks now")
-	require.NoError(t, p.Timeout(patience).Wait(rowChanged("every six weeks", before)), "more pavement, another half year")
+	require.NoError(
+		t,
+		p.Timeout(patience).Wait(rowChanged("every six weeks", before)),
+		"more pavement, another half year",
+	)
 	more := floor()
 	p.press("button", "As it walks now")
 	require.NoError(t, p.Timeout(patience).Wait(rowChanged("every six weeks", more)), "and back")
@@ -80,7 +86,10 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.sees("bringing the quicks back, twice a week")
 	p.open(program.address + "/dogs/" + id + "/rhythm")
 	p.press("button", "End the plan that is on")
-	p.waits(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('bringing the quicks back')`), "the page moved on")
+	p.waits(
+		rod.Eval(`() => document.body !== null && !document.body.innerText.includes('bringing the quicks back')`),
+		"the page moved on",
+	)
 	p.sees("Now: twice a week")
 }
 
@@ -114,7 +123,7 @@ func TestDaysOffAndTheCalendar(t *testing.T) {
 	read := func() string {
 		response, err := http.Get(address)
 		require.NoError(t, err)
-		defer response.Body.Close() //nolint:errcheck // read whole below
+		defer response.Body.Close()
 		assert.Equal(t, 200, response.StatusCode)
 		text, err := io.ReadAll(response.Body)
 		require.NoError(t, err)

@@ -53,7 +53,12 @@ func TestTheRound(t *testing.T) {
 	bar := p.find(".visit", "Bobbin")
 	p.require(bar.Focus(), "Bobbin chosen")
 	p.require(p.Keyboard.Type(input.ArrowDown, input.ArrowDown, input.Enter), "ten minutes later")
-	require.Eventually(t, func() bool { after, _ := today().visit(t, "Bobbin"); return after == before+10 }, patience, 100*time.Millisecond)
+	require.Eventually(
+		t,
+		func() bool { after, _ := today().visit(t, "Bobbin"); return after == before+10 },
+		patience,
+		100*time.Millisecond,
+	)
 
 	hatch, _ := today().visit(t, "Hatch")
 	at, on := p.find(".visit", "Bobbin").MustShape().Box(), p.find(".visit", "Hatch").MustShape().Box()
@@ -74,7 +79,12 @@ func TestTheRound(t *testing.T) {
 	require.Eventually(t, func() bool { return len(today().Visits) == many+1 }, patience, 100*time.Millisecond)
 	p.press("button", "It does not come")
 	p.press("button", "Missed")
-	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
+	require.Eventually(
+		t,
+		func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" },
+		patience,
+		100*time.Millisecond,
+	)
 	p.sees("Cancelled: Teasel")
 	p.sees("Get Nettle ready")
 }
@@ -89,7 +99,12 @@ func TestAVisitGoesToAnotherDay(t *testing.T) {
 		return slices.ContainsFunc(d.Visits, func(v roundVisit) bool { return v.Dog.Name == "Bobbin" })
 	}
 	p := tab(t, browser(t), program.address+"/round")
-	at, to := p.find(".visit", "Bobbin").MustShape().Box(), p.find(".week [data-day='"+thursday+"']", "").MustShape().Box()
+	at, to := p.find(".visit", "Bobbin").
+		MustShape().
+		Box(),
+		p.find(".week [data-day='"+thursday+"']", "").
+			MustShape().
+			Box()
 	mouse := p.Mouse
 	p.require(mouse.MoveTo(proto.Point{X: at.X + 60, Y: at.Y + 8}), "to Bobbin")
 	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")
@@ -137,7 +152,9 @@ func TestCallingOwners(t *testing.T) {
 	p.press(".call:first-child button", "Not now")
 	p.press(".call:first-child button", "ask in 2 weeks")
 	p.sees("Asked again in 2 weeks")
-	p.open(program.address + "/dogs/" + program.dogs()["Fig"] + "/saved/" + program.dog(program.dogs()["Fig"]).Sittings[0].ID)
+	p.open(
+		program.address + "/dogs/" + program.dogs()["Fig"] + "/saved/" + program.dog(program.dogs()["Fig"]).Sittings[0].ID,
+	)
 	p.sees("The next visit")
 	p.press(".next-visit .btn-go", "")
 	p.sees("Next visit:")
@@ -147,7 +164,10 @@ func TestCallingOwners(t *testing.T) {
 func TestAListIsTakenAndTakenBack(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	file := filepath.Join(t.TempDir(), "clients.csv")
-	require.NoError(t, os.WriteFile(file, []byte("Who;Hund;kg;Alter\nGreta Möll;Pippin;12,5;3\nGreta Möll;Basil;;4\n"), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(file, []byte("Who;Hund;kg;Alter\nGreta Möll;Pippin;12,5;3\nGreta Möll;Basil;;4\n"), 0o600),
+	)
 	p := tab(t, browser(t), program.address+"/owners/list")
 	p.sees("Choose the file")
 	input, err := p.Element("#list-file")
@@ -155,7 +175,10 @@ func TestAListIsTakenAndTakenBack(t *testing.T) {
 	p.require(input.SetFiles([]string{file}), "a file chosen")
 	p.sees("1 row that cannot be taken")
 	p.sees("weight must be told")
-	p.require(p.find("label", "Who").MustElement("select").Select([]string{"owner"}, true, rod.SelectorTypeText), "the first column matched")
+	p.require(
+		p.find("label", "Who").MustElement("select").Select([]string{"owner"}, true, rod.SelectorTypeText),
+		"the first column matched",
+	)
 	p.sees("1 new dog, 1 new owner")
 	p.press("button", "Take them")
 	p.sees("1 dog and 1 owner are in the book.")

@@ -21,7 +21,36 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "groove-drill", "feet-drill", "own-ends", "together", "hindsight", "owners-hindsight", "whole-hindsight"}
+var unpictured = []string{
+	"new-dog",
+	"start",
+	"ladders",
+	"settings",
+	"settings-page",
+	"more",
+	"words",
+	"chart",
+	"slices",
+	"lost",
+	"owners",
+	"owner",
+	"hours",
+	"list",
+	"calls",
+	"book",
+	"messages",
+	"practice",
+	"ends",
+	"scenes",
+	"blood-drill",
+	"groove-drill",
+	"feet-drill",
+	"own-ends",
+	"together",
+	"hindsight",
+	"owners-hindsight",
+	"whole-hindsight",
+}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -95,7 +124,8 @@ func (s screen) address(p *program) string {
 	if kept := p.dog(id).Sittings; len(kept) > 0 {
 		sitting = kept[0].ID
 	}
-	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting, "OPEN", open, "PICTURE", picture).Replace(s.path)
+	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting, "OPEN", open, "PICTURE", picture).
+		Replace(s.path)
 }
 
 // Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
@@ -118,7 +148,9 @@ func TestScreensAreAccessible(t *testing.T) {
 				p.sees(s.words)
 				p.opensAll()
 				assert.Empty(t, p.findings(string(axe)), "%s, dark %v, %d wide", s.name, dark, width)
-				wider, err := p.Eval(`() => document.documentElement.scrollWidth - document.documentElement.clientWidth`)
+				wider, err := p.Eval(
+					`() => document.documentElement.scrollWidth - document.documentElement.clientWidth`,
+				)
 				require.NoError(t, err)
 				assert.Zero(t, wider.Value.Int(), "%s is wider than %d", s.name, width)
 			}
@@ -126,12 +158,23 @@ func TestScreensAreAccessible(t *testing.T) {
 	}
 }
 
-// At twice the size, or with the system's own colours, nothing is cut off and nothing that can be pressed lacks an outline.
+// At twice the size, or with the system's own colours, nothing is cut off and nothing that can be pressed lacks an
+// outline.
 func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	p.size(640, 400) // 1280 by 800 at 200 %
-	p.require(proto.EmulationSetEmulatedMedia{Features: []*proto.EmulationMediaFeature{{Name: "forced-colors", Value: "active"}, {Name: "prefers-reduced-motion", Value: "reduce"}}}.Call(p), "forced colours")
+	p.require(
+		proto.EmulationSetEmulatedMedia{
+			Features: []*proto.EmulationMediaFeature{
+				{Name: "forced-colors", Value: "active"},
+				{Name: "prefers-reduced-motion", Value: "reduce"},
+			},
+		}.Call(
+			p,
+		),
+		"forced colours",
+	)
 	for _, s := range screens {
 		p.open(s.address(program))
 		p.sees(s.words)
@@ -144,8 +187,8 @@ func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
 	}
 }
 
-// A trim from Ready to Saved for somebody who hears the page: every control in reading order with its role and a name of
-// its own, by the browser's accessibility tree.
+// A trim from Ready to Saved for somebody who hears the page: every control in reading order with its role and a name
+// of its own, by the browser's accessibility tree.
 func TestEveryControlOfATrimSaysWhatItIs(t *testing.T) {
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
@@ -157,7 +200,22 @@ func TestEveryControlOfATrimSaysWhatItIs(t *testing.T) {
 		require.NoError(t, err)
 		controls := 0
 		for _, n := range tree.Nodes {
-			if n.Ignored || n.Role == nil || !slices.Contains([]string{"button", "link", "textbox", "combobox", "checkbox", "switch", "slider", "radio", "spinbutton", "searchbox"}, n.Role.Value.Str()) {
+			if n.Ignored || n.Role == nil ||
+				!slices.Contains(
+					[]string{
+						"button",
+						"link",
+						"textbox",
+						"combobox",
+						"checkbox",
+						"switch",
+						"slider",
+						"radio",
+						"spinbutton",
+						"searchbox",
+					},
+					n.Role.Value.Str(),
+				) {
 				continue
 			}
 			controls++
@@ -206,7 +264,8 @@ func (p page) findings(axe string) []string {
 	p.t.Helper()
 	_, err := proto.RuntimeEvaluate{Expression: axe}.Call(p) // as the debugger may: the page's policy forbids eval
 	require.NoError(p.t, err)
-	got, err := p.Timeout(time.Minute).Eval(`async () => JSON.stringify((await axe.run({ resultTypes: ['violations'] })).violations
+	got, err := p.Timeout(time.Minute).
+		Eval(`async () => JSON.stringify((await axe.run({ resultTypes: ['violations'] })).violations
 		.filter((v) => ['serious', 'critical'].includes(v.impact))
 		.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))`)
 	require.NoError(p.t, err)

@@ -13,8 +13,12 @@ import (
 // presses the picture where a point belongs.
 func (p page) pressesAt(to photo.Point) {
 	p.t.Helper()
-	sheet := p.MustEval(`() => { const b = document.querySelector('.sheet').getBoundingClientRect(); return [b.left, b.top, b.width / document.querySelector('.sheet img').naturalWidth] }`).Arr()
-	p.require(p.Mouse.MoveTo(proto.Point{X: sheet[0].Num() + to.X*sheet[2].Num(), Y: sheet[1].Num() + to.Y*sheet[2].Num()}), "to a face")
+	sheet := p.MustEval(`() => { const b = document.querySelector('.sheet').getBoundingClientRect(); return [b.left, b.top, b.width / document.querySelector('.sheet img').naturalWidth] }`).
+		Arr()
+	p.require(
+		p.Mouse.MoveTo(proto.Point{X: sheet[0].Num() + to.X*sheet[2].Num(), Y: sheet[1].Num() + to.Y*sheet[2].Num()}),
+		"to a face",
+	)
 	p.require(p.Mouse.Click(proto.InputMouseButtonLeft, 1), "pressed")
 }
 

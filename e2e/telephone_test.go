@@ -23,7 +23,11 @@ func TestSomebodyRings(t *testing.T) {
 	p.sees("Move a visit")
 	set := func(selector, value string) {
 		p.find(selector, "")
-		p.MustEval(`(s, v) => { const f = document.querySelector(s); f.value = v; f.dispatchEvent(new Event('input', { bubbles: true })) }`, selector, value)
+		p.MustEval(
+			`(s, v) => { const f = document.querySelector(s); f.value = v; f.dispatchEvent(new Event('input', { bubbles: true })) }`,
+			selector,
+			value,
+		)
 	}
 	set("input[type=date]", "2027-01-31")
 	set("input[type=time]", "10:00")

@@ -27,7 +27,7 @@ func TestInchesAndPoundsStandEverywhere(t *testing.T) {
 	request.Header.Set("Content-Type", "application/json")
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole below
+	defer response.Body.Close()
 	text, err := io.ReadAll(response.Body)
 	require.NoError(t, err)
 	require.Equal(t, 200, response.StatusCode, string(text))

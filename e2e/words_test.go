@@ -33,12 +33,16 @@ func TestTheFirstMinute(t *testing.T) {
 }
 
 // private are words of ours that a common one could stand for.
-var private = regexp.MustCompile(`(?i)\b(spare|slivers?|walk-rounds?|reckon\w*|break-even|sittings?|whom|rank|keepers?)\b`)
+var private = regexp.MustCompile(
+	`(?i)\b(spare|slivers?|walk-rounds?|reckon\w*|break-even|sittings?|whom|rank|keepers?)\b`,
+)
 
 var (
 	aCode   = regexp.MustCompile(`\b[LR][FH][1-5]b?\b`)
 	doubled = regexp.MustCompile(`(?i)\b(\pL+) (\pL+)\b`)
-	oneMany = regexp.MustCompile(`(?:^|[^\d.,])1 (nails|dogs|trims|cuts|days|weeks|minutes|touches|visits|owners|tries|answers)\b`)
+	oneMany = regexp.MustCompile(
+		`(?:^|[^\d.,])1 (nails|dogs|trims|cuts|days|weeks|minutes|touches|visits|owners|tries|answers)\b`,
+	)
 	letters = regexp.MustCompile(`\pL+`)
 	vowels  = regexp.MustCompile(`[aeiouy]+`)
 )
@@ -107,7 +111,13 @@ func TestScreensSpeakPlainly(t *testing.T) {
 				ours[strings.ToLower(w)] = true
 			}
 			for _, pair := range doubled.FindAllStringSubmatch(text, -1) {
-				assert.False(t, pair[1] == pair[2] && !strings.Contains("bye that", pair[1]), "%s says a word twice: %s", s.name, text)
+				assert.False(
+					t,
+					pair[1] == pair[2] && !strings.Contains("bye that", pair[1]),
+					"%s says a word twice: %s",
+					s.name,
+					text,
+				)
 			}
 			assert.NotRegexp(t, oneMany, text, s.name)
 			if seen[text] {

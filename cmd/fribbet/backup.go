@@ -15,7 +15,9 @@ import (
 func backupCommand() *cobra.Command {
 	var data string
 	cmd := &cobra.Command{
-		Use: "backup OUT", Short: "Copy the book into a new file, also while Fribbet runs, and check the copy", Args: cobra.ExactArgs(1),
+		Use:   "backup OUT",
+		Short: "Copy the book into a new file, also while Fribbet runs, and check the copy",
+		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			path, err := named(data)
 			if err != nil {
@@ -32,7 +34,14 @@ func backupCommand() *cobra.Command {
 			if _, err := os.Stat(args[0] + ".pictures"); err == nil {
 				words += "Its pictures stand beside it: take both along.\n"
 			}
-			return tell(cmd, map[string]any{"book": path, "backup": args[0], "bytes": info.Size()}, words, path, args[0], float64(info.Size())/1e6)
+			return tell(
+				cmd,
+				map[string]any{"book": path, "backup": args[0], "bytes": info.Size()},
+				words,
+				path,
+				args[0],
+				float64(info.Size())/1e6,
+			)
 		},
 	}
 	dataFlag(cmd, &data)
@@ -43,7 +52,9 @@ func backupCommand() *cobra.Command {
 func restoreCommand() *cobra.Command {
 	var data string
 	cmd := &cobra.Command{
-		Use: "restore BACKUP", Short: "Put a backup in the book’s place, and keep what was there", Args: cobra.ExactArgs(1),
+		Use:   "restore BACKUP",
+		Short: "Put a backup in the book’s place, and keep what was there",
+		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			path, err := named(data)
 			if err != nil {

@@ -26,7 +26,9 @@ func dueCommand() *cobra.Command {
 	var data, name string
 	var most int
 	cmd := &cobra.Command{
-		Use: "due", Short: "List the dogs by next date, also while Fribbet runs; the exit code is 3 when somebody is due today or late", Args: cobra.NoArgs,
+		Use:   "due",
+		Short: "List the dogs by next date, also while Fribbet runs; the exit code is 3 when somebody is due today or late",
+		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			if most < 1 || most > mostDue {
 				return fmt.Errorf("--limit must be from 1 to %d", mostDue)
@@ -60,7 +62,12 @@ func dueCommand() *cobra.Command {
 				if err != nil {
 					return err
 				}
-				lines[i] = dueLine{ID: r.DogID.String(), Name: r.Name, Standing: string(turn.Standing), Reason: speaks.Say(turn.Reason)}
+				lines[i] = dueLine{
+					ID:       r.DogID.String(),
+					Name:     r.Name,
+					Standing: string(turn.Standing),
+					Reason:   speaks.Say(turn.Reason),
+				}
 				if !turn.On.IsZero() {
 					lines[i].Due = turn.On.String()
 					pressing = pressing || !turn.On.After(b.Today())

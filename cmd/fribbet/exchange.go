@@ -48,7 +48,9 @@ func steps(cmd *cobra.Command, what string) book.Steps {
 func exportCommand() *cobra.Command {
 	var data, dog string
 	cmd := &cobra.Command{
-		Use: "export OUT.zip", Short: "Write everything in the book as tables, logs and pictures in open formats; one dog alone with --dog", Args: cobra.ExactArgs(1),
+		Use:   "export OUT.zip",
+		Short: "Write everything in the book as tables, logs and pictures in open formats; one dog alone with --dog",
+		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			b, kept, err := opened(cmd, data, store.Existing)
 			if err != nil {
@@ -70,7 +72,13 @@ func exportCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			return tell(cmd, map[string]any{"package": args[0], "bytes": info.Size()}, "Written to %s: %.1f MB.\n", args[0], float64(info.Size())/1e6)
+			return tell(
+				cmd,
+				map[string]any{"package": args[0], "bytes": info.Size()},
+				"Written to %s: %.1f MB.\n",
+				args[0],
+				float64(info.Size())/1e6,
+			)
 		},
 	}
 	dataFlag(cmd, &data)
@@ -109,7 +117,9 @@ func importCommand() *cobra.Command {
 	var data string
 	var try, begin bool
 	cmd := &cobra.Command{
-		Use: "import IN.zip", Short: "Take in what is new in an exported package, all of it or nothing; --try only says what that would be", Args: cobra.ExactArgs(1),
+		Use:   "import IN.zip",
+		Short: "Take in what is new in an exported package, all of it or nothing; --try only says what that would be",
+		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			in, err := os.Open(args[0])
 			if err != nil {
@@ -145,7 +155,12 @@ func importCommand() *cobra.Command {
 			case took.Nothing():
 				fmt.Fprintln(&out, "Nothing in it is new.")
 			case took.Backup != "":
-				fmt.Fprintf(&out, "Taken in. The book as it was before: fribbet restore %s/%s\n", kept.BackupPlace(), took.Backup)
+				fmt.Fprintf(
+					&out,
+					"Taken in. The book as it was before: fribbet restore %s/%s\n",
+					kept.BackupPlace(),
+					took.Backup,
+				)
 			}
 			return tell(cmd, took, "%s", out.String())
 		},
@@ -156,7 +171,14 @@ func importCommand() *cobra.Command {
 	return cmd
 }
 
-func importFrom(ctx context.Context, b *book.Book, try bool, in io.ReaderAt, size int64, progress book.Steps) (book.ImportResult, error) {
+func importFrom(
+	ctx context.Context,
+	b *book.Book,
+	try bool,
+	in io.ReaderAt,
+	size int64,
+	progress book.Steps,
+) (book.ImportResult, error) {
 	if try {
 		return b.TryImport(ctx, in, size, progress)
 	}

@@ -37,7 +37,8 @@ func TestABookGoesOutAndInByCommands(t *testing.T) {
 	kept, err := store.Open(t.Context(), from)
 	require.NoError(t, err)
 	name, age := "Moss", 4.0
-	_, err = book.New(kept, time.Now, book.Options{}).AddDog(t.Context(), dog.Changes{Name: &name, AgeYears: &age, Weights: []dog.Weight{{Kg: 22}}})
+	_, err = book.New(kept, time.Now, book.Options{}).
+		AddDog(t.Context(), dog.Changes{Name: &name, AgeYears: &age, Weights: []dog.Weight{{Kg: 22}}})
 	require.NoError(t, err)
 	require.NoError(t, kept.Close())
 

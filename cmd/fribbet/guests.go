@@ -25,12 +25,12 @@ type guest struct {
 	http.ResponseWriter
 	body    io.ReadCloser
 	conn    *http.ResponseController
-	until   time.Time // by which the body is in; zero: as long as it takes
-	leaving context.Context
+	until   time.Time       // by which the body is in; zero: as long as it takes
+	leaving context.Context //nolint:containedctx // the server that leaves, not the request
 	pace    pace
 }
 
-func newGuest(w http.ResponseWriter, r *http.Request, leaving context.Context, p pace) (*guest, *http.Request) {
+func newGuest(leaving context.Context, w http.ResponseWriter, r *http.Request, p pace) (*guest, *http.Request) {
 	g := &guest{ResponseWriter: w, body: r.Body, conn: http.NewResponseController(w), leaving: leaving, pace: p}
 	if !api.Large(r.URL.Path) { // what is large may take as long as bytes come
 		g.until = time.Now().Add(p.briefly)

@@ -73,7 +73,7 @@ func TestASlowUploadGoesOnAsLongAsBytesCome(t *testing.T) {
 	p := pace{patient: 2 * time.Second, briefly: time.Second} // long beside what a busy machine holds up
 	came := make(chan error, 1)
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		_, r = newGuest(w, r, t.Context(), p)
+		_, r = newGuest(t.Context(), w, r, p)
 		_, err := io.ReadAll(r.Body)
 		came <- err
 	}))
@@ -81,8 +81,13 @@ func TestASlowUploadGoesOnAsLongAsBytesCome(t *testing.T) {
 	send := func(path string, pauses ...time.Duration) error {
 		conn, err := net.Dial("tcp", server.Listener.Addr().String())
 		require.NoError(t, err)
-		defer conn.Close() //nolint:errcheck // it was said
-		_, err = fmt.Fprintf(conn, "POST %s HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: %d\r\n\r\n", path, len(pauses))
+		defer conn.Close()
+		_, err = fmt.Fprintf(
+			conn,
+			"POST %s HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: %d\r\n\r\n",
+			path,
+			len(pauses),
+		)
 		require.NoError(t, err)
 		for _, pause := range pauses {
 			time.Sleep(pause)
@@ -98,7 +103,9 @@ func TestASlowUploadGoesOnAsLongAsBytesCome(t *testing.T) {
 
 // A hundred and sixty connections that say nothing leave room for who does.
 func TestWhoSaysNothingTakesNobodysPlace(t *testing.T) {
-	server := httptest.NewUnstartedServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusNoContent) }))
+	server := httptest.NewUnstartedServer(
+		http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusNoContent) }),
+	)
 	step := &access.Doorstep{}
 	server.Config.ConnState = step.State
 	server.Start()
@@ -106,7 +113,7 @@ func TestWhoSaysNothingTakesNobodysPlace(t *testing.T) {
 	for range 160 {
 		conn, err := net.Dial("tcp", server.Listener.Addr().String())
 		require.NoError(t, err)
-		defer conn.Close() //nolint:errcheck // it said nothing
+		defer conn.Close()
 	}
 	answer, err := http.Get(server.URL)
 	require.NoError(t, err)

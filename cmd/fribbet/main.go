@@ -24,7 +24,18 @@ func main() {
 		SilenceErrors: true,
 	}
 	root.PersistentFlags().Bool("json", false, "tell what came of it as JSON, for scripts")
-	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), exportCommand(), importCommand(), dueCommand(), passphraseCommand(), versionCommand())
+	root.AddCommand(
+		serveCommand(),
+		demoCommand(),
+		rebuildCommand(),
+		backupCommand(),
+		restoreCommand(),
+		exportCommand(),
+		importCommand(),
+		dueCommand(),
+		passphraseCommand(),
+		versionCommand(),
+	)
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	err := root.ExecuteContext(ctx)

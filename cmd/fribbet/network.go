@@ -29,10 +29,12 @@ type network struct {
 }
 
 func (d *network) flags(cmd *cobra.Command) {
-	cmd.Flags().StringArrayVar(&d.names, "name", nil, "a NAME by which other devices reach this machine, besides its own and its addresses")
+	cmd.Flags().
+		StringArrayVar(&d.names, "name", nil, "a NAME by which other devices reach this machine, besides its own and its addresses")
 	cmd.Flags().StringVar(&d.cert, "cert", "", "your own certificate, a PEM FILE; without it Fribbet makes one")
 	cmd.Flags().StringVar(&d.key, "key", "", "its key, a PEM FILE")
-	cmd.Flags().BoolVar(&d.proxy, "behind-proxy", false, "a proxy on this machine speaks TLS and passes requests on to --listen; then every browser needs the passphrase")
+	cmd.Flags().
+		BoolVar(&d.proxy, "behind-proxy", false, "a proxy on this machine speaks TLS and passes requests on to --listen; then every browser needs the passphrase")
 }
 
 // devices are the others that are answered, and by which addresses.
@@ -67,11 +69,17 @@ func (d *network) gate(ctx context.Context, listen, data string) (*access.Gate, 
 	case own && !d.proxy:
 		return &access.Gate{}, nil, nil
 	case d.proxy && !own:
-		return nil, nil, fmt.Errorf("--behind-proxy: listen on 127.0.0.1, where the proxy is; %s would be open to the house without TLS", listen)
+		return nil, nil, fmt.Errorf(
+			"--behind-proxy: listen on 127.0.0.1, where the proxy is; %s would be open to the house without TLS",
+			listen,
+		)
 	case d.proxy && len(d.names) == 0:
 		return nil, nil, errors.New("--behind-proxy: say with --name by which name the proxy is reached")
 	case !own && host != "" && ip == nil:
-		return nil, nil, fmt.Errorf("--listen %s: write an address, such as 0.0.0.0:8642, and the name with --name", listen)
+		return nil, nil, fmt.Errorf(
+			"--listen %s: write an address, such as 0.0.0.0:8642, and the name with --name",
+			listen,
+		)
 	case (d.cert == "") != (d.key == ""):
 		return nil, nil, errors.New("--cert and --key belong together: give both or neither")
 	}
@@ -109,7 +117,10 @@ func (d *network) guarded(ctx context.Context, a *access.Access) error {
 	}
 	words, err := askPassphrase("Other devices will need a passphrase.")
 	if err != nil {
-		return fmt.Errorf("no passphrase is set, and others could read and change your book: set one with fribbet passphrase (%w)", err)
+		return fmt.Errorf(
+			"no passphrase is set, and others could read and change your book: set one with fribbet passphrase (%w)",
+			err,
+		)
 	}
 	return a.SetPassphrase(ctx, words)
 }
@@ -126,7 +137,14 @@ func (d *network) sealed(on net.Listener, gate *access.Gate) (net.Listener, erro
 	if err != nil {
 		return nil, errors.Join(err, on.Close())
 	}
-	return access.Listen(on, &tls.Config{MinVersion: tls.VersionTLS12, NextProtos: []string{"http/1.1"}, Certificates: []tls.Certificate{pair}}), nil
+	return access.Listen(
+		on,
+		&tls.Config{
+			MinVersion:   tls.VersionTLS12,
+			NextProtos:   []string{"http/1.1"},
+			Certificates: []tls.Certificate{pair},
+		},
+	), nil
 }
 
 // shown is where this machine's own browser goes.
@@ -169,7 +187,9 @@ func passphraseCommand() *cobra.Command {
 	var data string
 	var withdraw bool
 	cmd := &cobra.Command{
-		Use: "passphrase", Short: "Set the passphrase that other devices need, also when it was forgotten", Args: cobra.NoArgs,
+		Use:   "passphrase",
+		Short: "Set the passphrase that other devices need, also when it was forgotten",
+		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			path, err := named(data)
 			if err != nil {
@@ -187,7 +207,10 @@ func passphraseCommand() *cobra.Command {
 			if err := a.SetPassphrase(cmd.Context(), words); err != nil {
 				return err
 			}
-			fmt.Fprintln(cmd.OutOrStdout(), "The passphrase is set. Devices that are let in already stay so; --withdraw lets none in any more.")
+			fmt.Fprintln(
+				cmd.OutOrStdout(),
+				"The passphrase is set. Devices that are let in already stay so; --withdraw lets none in any more.",
+			)
 			if !withdraw {
 				return nil
 			}

@@ -86,16 +86,19 @@ func demoCommand() *cobra.Command {
 		},
 	}
 	p.flags(cmd, "a throw-away place")
-	cmd.Flags().StringVar(&of, "copy", "", "a throw-away copy of the BOOK in a file instead of invented dogs: to try things out on your own")
+	cmd.Flags().
+		StringVar(&of, "copy", "", "a throw-away copy of the BOOK in a file instead of invented dogs: to try things out on your own")
 	cmd.MarkFlagsMutuallyExclusive("copy", "data")
 	return cmd
 }
 
 func (p *program) flags(cmd *cobra.Command, place string) {
-	cmd.Flags().StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
+	cmd.Flags().
+		StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
 	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today; with THH:MM, from that hour on")
-	cmd.Flags().StringVar(&p.gateway, "stand-in-gateway", "", "send messages to a simulated service that remembers them in FILE (default: of the demo only)")
+	cmd.Flags().
+		StringVar(&p.gateway, "stand-in-gateway", "", "send messages to a simulated service that remembers them in FILE (default: of the demo only)")
 	p.network.flags(cmd)
 }
 
@@ -146,7 +149,7 @@ const latest = 9 * time.Second
 const patience = time.Second
 
 func (p *program) serve(ctx context.Context, h *server, gate *access.Gate, opened <-chan error) error {
-	listener, err := net.Listen("tcp", p.listen)
+	listener, err := new(net.ListenConfig).Listen(ctx, "tcp", p.listen)
 	if err != nil {
 		return err
 	}
@@ -156,9 +159,15 @@ func (p *program) serve(ctx context.Context, h *server, gate *access.Gate, opene
 		return err
 	}
 	server := &http.Server{
-		Handler: gate, ErrorLog: slog.NewLogLogger(slog.Default().Handler(), slog.LevelWarn), // panics and TLS outside the router
-		ReadHeaderTimeout: 10 * time.Second, IdleTimeout: 2 * time.Minute, ConnState: (&access.Doorstep{}).State,
-		BaseContext: func(net.Listener) context.Context { return ctx }, // stopping ends the caliper's streams too
+		Handler: gate,
+		ErrorLog: slog.NewLogLogger(
+			slog.Default().Handler(),
+			slog.LevelWarn,
+		), // panics and TLS outside the router
+		ReadHeaderTimeout: 10 * time.Second,
+		IdleTimeout:       2 * time.Minute,
+		ConnState:         (&access.Doorstep{}).State,
+		BaseContext:       func(net.Listener) context.Context { return ctx }, // stopping ends the caliper's streams too
 	}
 	fmt.Printf("Fribbet is at http://%s\nData: %s\n", p.shown(port), p.data)
 	if h.devices != nil {
@@ -216,7 +225,8 @@ func clock(today string) (func() time.Time, error) {
 		if err != nil {
 			return nil, fmt.Errorf("--today %s: the hour must be as in %sT10:00", today, day)
 		}
-		ahead = day.At(at.Hour(), at.Minute(), since.Location()).Sub(day.At(since.Hour(), since.Minute(), since.Location()))
+		ahead = day.At(at.Hour(), at.Minute(), since.Location()).
+			Sub(day.At(since.Hour(), since.Minute(), since.Location()))
 	}
 	if first, last := date.MustParse("2000-01-01"), date.MustParse("2199-12-31"); day.Before(first) || day.After(last) {
 		return nil, fmt.Errorf("--today %s: must be from %s to %s", today, first, last)

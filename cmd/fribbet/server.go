@@ -28,7 +28,7 @@ type server struct {
 
 	door    sync.RWMutex // held by whoever is answered
 	answers http.Handler
-	guests  context.Context // ends when the door is shut
+	guests  context.Context //nolint:containedctx // lives as long as the book is open; ends when the door is shut
 	shut    context.CancelFunc
 	kept    *store.Store // nil while it is opened
 	book    *book.Book
@@ -57,7 +57,7 @@ func (h *server) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	defer h.door.RUnlock()
 	ctx, cancel := context.WithCancel(r.Context())
 	defer cancel()
-	g, r := newGuest(w, r.WithContext(ctx), h.guests, usualPace)
+	g, r := newGuest(h.guests, w, r.WithContext(ctx), usualPace)
 	defer context.AfterFunc(h.guests, func() {
 		cancel()
 		g.showOut()

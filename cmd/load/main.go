@@ -18,7 +18,11 @@ import (
 
 func main() {
 	program := flag.String("program", "bin/fribbet", "the program that is measured")
-	place := flag.String("place", "", "a DIRECTORY for the book, which is kept there; a throw-away one where it is not given")
+	place := flag.String(
+		"place",
+		"",
+		"a DIRECTORY for the book, which is kept there; a throw-away one where it is not given",
+	)
 	clients := flag.Int("clients", 4, "at once")
 	lasts := flag.Duration("for", 2*time.Minute, "how long")
 	flag.Parse()
@@ -66,7 +70,11 @@ func run(ctx context.Context, program, place string, clients int, lasts time.Dur
 	}
 	fmt.Printf("%-28s %s\n", "a bare commit of one row", bare)
 	tap := took[kinds[0].name]
-	fmt.Printf("\na tap takes %.1f times the bare commit, in the middle; memory %s\n", tap.at(0.5)/bare.at(0.5), server.memory())
+	fmt.Printf(
+		"\na tap takes %.1f times the bare commit, in the middle; memory %s\n",
+		tap.at(0.5)/bare.at(0.5),
+		server.memory(),
+	)
 	return nil
 }
 

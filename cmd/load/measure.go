@@ -37,7 +37,13 @@ func (t times) String() string {
 }
 
 // measure lets clients work without pause, and a bare commit be made ten times a second beside them.
-func measure(ctx context.Context, s *server, bareFile string, clients int, lasts time.Duration) (bare times, took map[string]times, err error) {
+func measure(
+	ctx context.Context,
+	s *server,
+	bareFile string,
+	clients int,
+	lasts time.Duration,
+) (bare times, took map[string]times, err error) {
 	ending, end := context.WithTimeout(ctx, lasts)
 	defer end()
 	took = map[string]times{}
@@ -96,7 +102,7 @@ func commits(ctx context.Context, file string) (times, error) {
 		return nil, err
 	}
 	defer db.Close() //nolint:errcheck // throw-away
-	if _, err := db.Exec(`CREATE TABLE IF NOT EXISTS one (n INTEGER)`); err != nil {
+	if _, err := db.ExecContext(ctx, `CREATE TABLE IF NOT EXISTS one (n INTEGER)`); err != nil {
 		return nil, err
 	}
 	var took times
@@ -108,7 +114,9 @@ func commits(ctx context.Context, file string) (times, error) {
 		case <-tick.C:
 		}
 		from := time.Now()
-		if _, err := db.Exec(`INSERT INTO one VALUES (1)`); err != nil {
+		if _, err := db.ExecContext(ctx, `INSERT INTO one VALUES (1)`); ctx.Err() != nil {
+			return took, nil
+		} else if err != nil {
 			return nil, err
 		}
 		took = append(took, time.Since(from))
@@ -217,7 +225,12 @@ func (c *client) tap(ctx context.Context) error {
 		c.last = event["id"].(string)
 	}
 	c.taps++
-	status, text, err := c.s.ask(ctx, http.MethodPost, "/api/dogs/"+c.dog+"/sittings/"+c.sitting+"/events", map[string]any{"events": []any{event}})
+	status, text, err := c.s.ask(
+		ctx,
+		http.MethodPost,
+		"/api/dogs/"+c.dog+"/sittings/"+c.sitting+"/events",
+		map[string]any{"events": []any{event}},
+	)
 	if err != nil {
 		return err
 	}
@@ -231,6 +244,23 @@ func (c *client) tap(ctx context.Context) error {
 	return nil
 }
 
-var toes = []string{"LH2", "LH3", "LH4", "LH5", "RH2", "RH3", "RH4", "RH5", "LF2", "LF3", "LF4", "LF5", "RF2", "RF3", "RF4", "RF5"}
+var toes = []string{
+	"LH2",
+	"LH3",
+	"LH4",
+	"LH5",
+	"RH2",
+	"RH3",
+	"RH4",
+	"RH5",
+	"LF2",
+	"LF3",
+	"LF4",
+	"LF5",
+	"RF2",
+	"RF3",
+	"RF4",
+	"RF5",
+}
 
 func (c *client) nail() string { return toes[c.taps/4%len(toes)] }

@@ -16,7 +16,8 @@ import (
 )
 
 func start(ctx context.Context, program, path string) (*server, error) {
-	s := &server{cmd: exec.CommandContext(ctx, program, "serve", "--data", path, "--today", today, "--listen", "127.0.0.1:0")}
+	args := []string{"serve", "--data", path, "--today", today, "--listen", "127.0.0.1:0"}
+	s := &server{cmd: exec.CommandContext(ctx, program, args...)} //nolint:gosec // what is measured
 	out, err := s.cmd.StdoutPipe()
 	if err != nil {
 		return nil, err

@@ -84,8 +84,12 @@ func (a *Access) rememberTries() error {
 	a.throttle.keep = func(address string, t *tries) {
 		var err error
 		if t == nil {
-			_, err = a.db.Exec(`DELETE FROM tries WHERE address = ?`, address)
+			_, err = a.db.Exec( //nolint:noctx // whoever asked may be gone
+				`DELETE FROM tries WHERE address = ?`,
+				address,
+			)
 		} else {
+			//nolint:noctx // whoever asked may be gone
 			_, err = a.db.Exec(`INSERT INTO tries (address, wrong, last, until) VALUES (?, ?, ?, ?)
 				ON CONFLICT (address) DO UPDATE SET wrong = excluded.wrong, last = excluded.last, until = excluded.until`, address, t.wrong, instant(t.last), instant(t.until))
 		}
@@ -119,11 +123,14 @@ func Open(path string, now func() time.Time) (*Access, error) {
 	if err := made.Close(); err != nil {
 		return nil, err
 	}
-	db, err := sqlx.Open("sqlite", "file:"+(&url.URL{Path: file}).EscapedPath()+"?_txlock=immediate&_pragma=busy_timeout(5000)")
+	db, err := sqlx.Open(
+		"sqlite",
+		"file:"+(&url.URL{Path: file}).EscapedPath()+"?_txlock=immediate&_pragma=busy_timeout(5000)",
+	)
 	if err != nil {
 		return nil, err
 	}
-	if _, err := db.Exec(schema); err != nil {
+	if _, err := db.Exec(schema); err != nil { //nolint:noctx // before anybody asks
 		return nil, errors.Join(fmt.Errorf("prepare %s: %w", file, err), db.Close())
 	}
 	a := &Access{db: db, now: now, sessions: scs.New(), throttle: newThrottle(now)}
@@ -136,7 +143,14 @@ func Open(path string, now func() time.Time) (*Access, error) {
 	a.sessions.Store = sessionTable{db, now}
 	a.sessions.HashTokenInStore = true
 	a.sessions.Lifetime = cookieDays * 24 * time.Hour
-	a.sessions.Cookie = scs.SessionCookie{Name: "__Host-fribbet", Path: "/", HttpOnly: true, Secure: true, SameSite: http.SameSiteStrictMode, Persist: true}
+	a.sessions.Cookie = scs.SessionCookie{
+		Name:     "__Host-fribbet",
+		Path:     "/",
+		HttpOnly: true,
+		Secure:   true,
+		SameSite: http.SameSiteStrictMode,
+		Persist:  true,
+	}
 	return a, nil
 }
 
@@ -152,7 +166,7 @@ type sessionTable struct {
 var _ scs.Store = sessionTable{}
 
 func (t sessionTable) Delete(token string) error {
-	_, err := t.db.Exec(`DELETE FROM sessions WHERE token = ?`, token)
+	_, err := t.db.Exec(`DELETE FROM sessions WHERE token = ?`, token) //nolint:noctx // the session package gives none
 	return err
 }
 
@@ -165,9 +179,13 @@ func (t sessionTable) Find(token string) (body []byte, found bool, err error) {
 }
 
 func (t sessionTable) Commit(token string, body []byte, until time.Time) error {
-	if _, err := t.db.Exec(`DELETE FROM sessions WHERE until <= ?`, instant(t.now())); err != nil { // those that ended
+	if _, err := t.db.Exec( //nolint:noctx // the session package gives none
+		`DELETE FROM sessions WHERE until <= ?`,
+		instant(t.now()),
+	); err != nil { // those that ended
 		return err
 	}
+	//nolint:noctx // the session package gives none
 	_, err := t.db.Exec(`
 		INSERT INTO sessions (token, body, until) VALUES (?, ?, ?)
 		ON CONFLICT (token) DO UPDATE SET body = excluded.body, until = excluded.until`, token, body, instant(until))

@@ -36,9 +36,13 @@ func newDoor(t *testing.T) *door {
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })
 	require.NoError(t, a.SetPassphrase(t.Context(), passphrase))
-	d.gate = &Gate{Access: a, Names: []string{"dogs.example"}, Inside: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		_, _ = io.WriteString(w, "the book, for "+visitor.Of(r.Context()).Who)
-	})}
+	d.gate = &Gate{
+		Access: a,
+		Names:  []string{"dogs.example"},
+		Inside: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+			_, _ = io.WriteString(w, "the book, for "+visitor.Of(r.Context()).Who)
+		}),
+	}
 	return d
 }
 
@@ -89,7 +93,14 @@ func (d *door) does(c call) *httptest.ResponseRecorder {
 
 func (d *door) login(said, from string) *httptest.ResponseRecorder {
 	d.t.Helper()
-	return d.does(call{method: "POST", path: "/access/login", from: from, form: url.Values{"passphrase": {said}, "name": {" the \u202ephone "}, "who": {"Ann"}}})
+	return d.does(
+		call{
+			method: "POST",
+			path:   "/access/login",
+			from:   from,
+			form:   url.Values{"passphrase": {said}, "name": {" the \u202ephone "}, "who": {"Ann"}},
+		},
+	)
 }
 
 func cookieOf(t *testing.T, w *httptest.ResponseRecorder) *http.Cookie {
@@ -150,7 +161,9 @@ func TestStrangersAreAnsweredInTheirLanguage(t *testing.T) {
 	}
 	assert.Contains(t, d.does(call{path: "/", plain: true, wants: "de"}).Body.String(), "Diese Adresse spricht TLS")
 	assert.Contains(t, d.does(call{path: "/", host: "evil.example", wants: "de"}).Body.String(), "Starte es mit --name")
-	wrong := d.does(call{method: "POST", path: "/access/login", wants: "de", form: url.Values{"passphrase": {"wrong words here"}}})
+	wrong := d.does(
+		call{method: "POST", path: "/access/login", wants: "de", form: url.Values{"passphrase": {"wrong words here"}}},
+	)
 	assert.Contains(t, wrong.Body.String(), "Das ist nicht die Passphrase.")
 	assert.Contains(t, d.does(call{path: "/access/login", wants: "fr"}).Body.String(), `<html lang="en">`)
 }
@@ -160,7 +173,11 @@ func TestADeviceComesInByThePassphrase(t *testing.T) {
 	got := d.login(passphrase, "")
 	assert.Equal(t, http.StatusSeeOther, got.Code)
 	cookie := cookieOf(t, got)
-	assert.True(t, cookie.HttpOnly && cookie.Secure && cookie.SameSite == http.SameSiteStrictMode && cookie.Path == "/" && cookie.Domain == "")
+	assert.True(
+		t,
+		cookie.HttpOnly && cookie.Secure && cookie.SameSite == http.SameSiteStrictMode && cookie.Path == "/" &&
+			cookie.Domain == "",
+	)
 	in := func() *httptest.ResponseRecorder { return d.does(call{path: "/api/due", cookie: cookie}) }
 	assert.Equal(t, "the book, for Ann", in().Body.String())
 
@@ -218,7 +235,9 @@ func TestGuessingIsSlow(t *testing.T) {
 	}
 	assert.LessOrEqual(t, tried, allAtOnce)
 	code, _ := d.gate.Access.Code()
-	paired := d.does(call{method: "POST", path: "/access/pair", from: "192.168.1.77:1", form: url.Values{"code": {code}}})
+	paired := d.does(
+		call{method: "POST", path: "/access/pair", from: "192.168.1.77:1", form: url.Values{"code": {code}}},
+	)
 	assert.Equal(t, http.StatusSeeOther, paired.Code, "a code nobody guesses waits for no guesser")
 }
 
@@ -231,7 +250,12 @@ func TestAPairingCodeIsGoodOnceAndForTenMinutes(t *testing.T) {
 	assert.Equal(t, d.now.Add(codeLife), until)
 	assert.Len(t, code, 26, "five bits a letter: 130")
 	for range 2 {
-		assert.Contains(t, d.does(call{path: "/access/pair?code=" + code}).Body.String(), code, "looking does not use it up")
+		assert.Contains(
+			t,
+			d.does(call{path: "/access/pair?code=" + code}).Body.String(),
+			code,
+			"looking does not use it up",
+		)
 	}
 	got := pair(code)
 	assert.Equal(t, http.StatusSeeOther, got.Code)
@@ -253,9 +277,25 @@ func TestBehindAProxyNobodyIsThisMachine(t *testing.T) {
 	assert.Equal(t, 401, d.does(call{path: "/api/due", from: local, plain: true}).Code)
 	assert.Equal(t, 403, d.does(call{path: "/api/due", plain: true}).Code, "past the proxy")
 	for range freeTries {
-		d.does(call{method: "POST", path: "/access/login", from: local, plain: true, forwarded: "1.2.3.4, 203.0.113.9", form: url.Values{"passphrase": {"wrong words here"}}})
+		d.does(
+			call{
+				method:    "POST",
+				path:      "/access/login",
+				from:      local,
+				plain:     true,
+				forwarded: "1.2.3.4, 203.0.113.9",
+				form:      url.Values{"passphrase": {"wrong words here"}},
+			},
+		)
 	}
-	again := call{method: "POST", path: "/access/login", from: local, plain: true, forwarded: "203.0.113.9", form: url.Values{"passphrase": {passphrase}}}
+	again := call{
+		method:    "POST",
+		path:      "/access/login",
+		from:      local,
+		plain:     true,
+		forwarded: "203.0.113.9",
+		form:      url.Values{"passphrase": {passphrase}},
+	}
 	assert.Equal(t, 429, d.does(again).Code)
 	again.forwarded = "203.0.113.10"
 	assert.Equal(t, http.StatusSeeOther, d.does(again).Code)
@@ -263,7 +303,11 @@ func TestBehindAProxyNobodyIsThisMachine(t *testing.T) {
 
 func TestAnotherSitesFormIsNotTaken(t *testing.T) {
 	d := newDoor(t)
-	r := httptest.NewRequest("POST", "/access/login", strings.NewReader(url.Values{"passphrase": {passphrase}}.Encode()))
+	r := httptest.NewRequest(
+		"POST",
+		"/access/login",
+		strings.NewReader(url.Values{"passphrase": {passphrase}}.Encode()),
+	)
 	r.Host, r.RemoteAddr, r.TLS = "dogs.example", "192.168.1.2:1", &tls.ConnectionState{}
 	r.Header.Set("Sec-Fetch-Site", "cross-site")
 	to := httptest.NewRecorder()
@@ -277,7 +321,12 @@ func TestPassphrasesThatAreNotTaken(t *testing.T) {
 		require.ErrorContains(t, d.gate.Access.SetPassphrase(t.Context(), bad), want)
 	}
 	require.NoError(t, d.gate.Access.SetPassphrase(t.Context(), "vier einfache Wörter"))
-	assert.Equal(t, http.StatusSeeOther, d.login("vier einfache Wo\u0308rter", "").Code, "however its letters are put together")
+	assert.Equal(
+		t,
+		http.StatusSeeOther,
+		d.login("vier einfache Wo\u0308rter", "").Code,
+		"however its letters are put together",
+	)
 	assert.Equal(t, 401, d.login(passphrase, "").Code, "the old one is none any more")
 	assert.Equal(t, 401, d.login(strings.Repeat("long ", 1000), "").Code)
 }
@@ -322,16 +371,21 @@ func TestOnePortSpeaksBoth(t *testing.T) {
 	require.NoError(t, err)
 	on, err := net.Listen("tcp", "127.0.0.1:0")
 	require.NoError(t, err)
-	server := &http.Server{ReadHeaderTimeout: time.Second, Handler: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if r.TLS != nil {
-			_, _ = io.WriteString(w, "sealed")
-		}
-	})}
+	server := &http.Server{
+		ReadHeaderTimeout: time.Second,
+		Handler: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+			if r.TLS != nil {
+				_, _ = io.WriteString(w, "sealed")
+			}
+		}),
+	}
 	served := make(chan error, 1)
 	go func() { served <- server.Serve(Listen(on, c.TLS())) }()
 	trusted := x509.NewCertPool()
 	trusted.AppendCertsFromPEM(c.Root())
-	client := &http.Client{Transport: &http.Transport{TLSClientConfig: &tls.Config{RootCAs: trusted, MinVersion: tls.VersionTLS12}}}
+	client := &http.Client{
+		Transport: &http.Transport{TLSClientConfig: &tls.Config{RootCAs: trusted, MinVersion: tls.VersionTLS12}},
+	}
 	silent, err := net.Dial("tcp", on.Addr().String()) // and keeps nobody waiting
 	require.NoError(t, err)
 	for address, want := range map[string]string{"https://" + on.Addr().String(): "sealed", "http://" + on.Addr().String(): ""} {

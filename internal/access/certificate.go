@@ -115,7 +115,10 @@ func (c *Certificate) serves(leaf *x509.Certificate) bool {
 			return false
 		}
 	}
-	return !slices.ContainsFunc(addresses, func(ip net.IP) bool { return !slices.ContainsFunc(leaf.IPAddresses, ip.Equal) })
+	return !slices.ContainsFunc(
+		addresses,
+		func(ip net.IP) bool { return !slices.ContainsFunc(leaf.IPAddresses, ip.Equal) },
+	)
 }
 
 // reached are the names and addresses that the certificate is for: those that the root may vouch for.
@@ -124,7 +127,10 @@ func (c *Certificate) reached() ([]string, []net.IP) {
 	names = slices.Concat(names, c.told, []string{"localhost"})
 	slices.Sort(names)
 	addresses = append(addresses, net.IPv4(127, 0, 0, 1), net.IPv6loopback)
-	names = slices.DeleteFunc(slices.Compact(names), func(name string) bool { return net.ParseIP(name) != nil || !c.vouches(name) })
+	names = slices.DeleteFunc(
+		slices.Compact(names),
+		func(name string) bool { return net.ParseIP(name) != nil || !c.vouches(name) },
+	)
 	return names, slices.DeleteFunc(addresses, func(ip net.IP) bool { return !c.vouchesFor(ip) })
 }
 
@@ -133,7 +139,16 @@ func (c *Certificate) reached() ([]string, []net.IP) {
 // private addresses (RFC 1918, 4193, 3927, 4291). A root that was made by an earlier version says nothing of this.
 var (
 	houseNames  = []string{"localhost", "local", "lan", "internal", "home.arpa"}
-	houseRanges = ranges("10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16", "169.254.0.0/16", "127.0.0.0/8", "fc00::/7", "fe80::/10", "::1/128")
+	houseRanges = ranges(
+		"10.0.0.0/8",
+		"172.16.0.0/12",
+		"192.168.0.0/16",
+		"169.254.0.0/16",
+		"127.0.0.0/8",
+		"fc00::/7",
+		"fe80::/10",
+		"::1/128",
+	)
 )
 
 func ranges(all ...string) []*net.IPNet {
@@ -147,7 +162,8 @@ func ranges(all ...string) []*net.IPNet {
 // vouches tells whether the root may sign a name; one that says nothing of names may.
 func (c *Certificate) vouches(name string) bool {
 	all := c.root.PermittedDNSDomains
-	return len(all) == 0 || slices.ContainsFunc(all, func(of string) bool { return name == of || strings.HasSuffix(name, "."+of) })
+	return len(all) == 0 ||
+		slices.ContainsFunc(all, func(of string) bool { return name == of || strings.HasSuffix(name, "."+of) })
 }
 
 func (c *Certificate) vouchesFor(ip net.IP) bool {
@@ -173,7 +189,11 @@ func (c *Certificate) readRoot() (*ecdsa.PrivateKey, error) {
 		if c.root = pair.Leaf; c.covers() {
 			return key, nil
 		}
-		slog.Warn("another root certificate is made, since the one before may not sign a name that was told", "names", c.told)
+		slog.Warn(
+			"another root certificate is made, since the one before may not sign a name that was told",
+			"names",
+			c.told,
+		)
 	}
 	if err != nil && !errors.Is(err, fs.ErrNotExist) {
 		return nil, fmt.Errorf("%s: %w. Remove it and its key, and another is made", file, err)
@@ -187,18 +207,32 @@ func (c *Certificate) readRoot() (*ecdsa.PrivateKey, error) {
 		name = "this machine"
 	}
 	made := &x509.Certificate{
-		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Fribbet on " + name}, NotBefore: c.now().Add(-time.Hour), NotAfter: c.now().AddDate(rootYears, 0, 0),
-		IsCA: true, BasicConstraintsValid: true, MaxPathLenZero: true, KeyUsage: x509.KeyUsageCertSign | x509.KeyUsageCRLSign,
-		PermittedDNSDomainsCritical: true, PermittedIPRanges: houseRanges,
+		SerialNumber:                serial(),
+		Subject:                     pkix.Name{CommonName: "Fribbet on " + name},
+		NotBefore:                   c.now().Add(-time.Hour),
+		NotAfter:                    c.now().AddDate(rootYears, 0, 0),
+		IsCA:                        true,
+		BasicConstraintsValid:       true,
+		MaxPathLenZero:              true,
+		KeyUsage:                    x509.KeyUsageCertSign | x509.KeyUsageCRLSign,
+		PermittedDNSDomainsCritical: true,
+		PermittedIPRanges:           houseRanges,
 	}
 	names, addresses := Addresses()
-	made.PermittedDNSDomains = slices.Concat(houseNames, names, slices.DeleteFunc(slices.Clone(c.told), func(name string) bool { return net.ParseIP(name) != nil }))
+	made.PermittedDNSDomains = slices.Concat(
+		houseNames,
+		names,
+		slices.DeleteFunc(slices.Clone(c.told), func(name string) bool { return net.ParseIP(name) != nil }),
+	)
 	for _, ip := range addresses {
 		if !slices.ContainsFunc(houseRanges, func(of *net.IPNet) bool { return of.Contains(ip) }) {
 			if four := ip.To4(); four != nil {
 				ip = four
 			}
-			made.PermittedIPRanges = append(made.PermittedIPRanges, &net.IPNet{IP: ip, Mask: net.CIDRMask(8*len(ip), 8*len(ip))})
+			made.PermittedIPRanges = append(
+				made.PermittedIPRanges,
+				&net.IPNet{IP: ip, Mask: net.CIDRMask(8*len(ip), 8*len(ip))},
+			)
 		}
 	}
 	if err := write(file, keyFile, made, made, &key.PublicKey, key, key); err != nil {
@@ -216,9 +250,14 @@ func (c *Certificate) sign(rootKey *ecdsa.PrivateKey) error {
 	}
 	names, addresses := c.reached()
 	leaf := &x509.Certificate{
-		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Fribbet"}, NotBefore: c.now().Add(-time.Hour), NotAfter: c.now().AddDate(0, 0, leafDays),
-		KeyUsage: x509.KeyUsageDigitalSignature, ExtKeyUsage: []x509.ExtKeyUsage{x509.ExtKeyUsageServerAuth},
-		DNSNames: names, IPAddresses: addresses,
+		SerialNumber: serial(),
+		Subject:      pkix.Name{CommonName: "Fribbet"},
+		NotBefore:    c.now().Add(-time.Hour),
+		NotAfter:     c.now().AddDate(0, 0, leafDays),
+		KeyUsage:     x509.KeyUsageDigitalSignature,
+		ExtKeyUsage:  []x509.ExtKeyUsage{x509.ExtKeyUsageServerAuth},
+		DNSNames:     names,
+		IPAddresses:  addresses,
 	}
 	return write(c.path+".certificate.pem", c.path+".certificate.key", leaf, c.root, &key.PublicKey, rootKey, key)
 }
@@ -232,7 +271,12 @@ func serial() *big.Int {
 }
 
 // write signs a certificate and keeps it with its key, its owner's alone.
-func write(file, keyFile string, made, parent *x509.Certificate, public *ecdsa.PublicKey, signer, key *ecdsa.PrivateKey) error {
+func write(
+	file, keyFile string,
+	made, parent *x509.Certificate,
+	public *ecdsa.PublicKey,
+	signer, key *ecdsa.PrivateKey,
+) error {
 	raw, err := x509.CreateCertificate(rand.Reader, made, parent, public, signer)
 	if err != nil {
 		return err
@@ -241,7 +285,11 @@ func write(file, keyFile string, made, parent *x509.Certificate, public *ecdsa.P
 	if err != nil {
 		return err
 	}
-	if err := os.WriteFile(keyFile, pem.EncodeToMemory(&pem.Block{Type: "PRIVATE KEY", Bytes: secret}), 0o600); err != nil {
+	if err := os.WriteFile(
+		keyFile,
+		pem.EncodeToMemory(&pem.Block{Type: "PRIVATE KEY", Bytes: secret}),
+		0o600,
+	); err != nil {
 		return err
 	}
 	return os.WriteFile(file, pem.EncodeToMemory(&pem.Block{Type: "CERTIFICATE", Bytes: raw}), 0o600)

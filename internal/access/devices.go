@@ -72,7 +72,13 @@ func (a *Access) NameDevice(ctx context.Context, id, name, who string) error {
 	if err := f.Err(); err != nil {
 		return err
 	}
-	done, err := a.db.ExecContext(ctx, `UPDATE devices SET name = ?, who = ? WHERE id = ?`, named(name, name), named(who, ""), id)
+	done, err := a.db.ExecContext(
+		ctx,
+		`UPDATE devices SET name = ?, who = ? WHERE id = ?`,
+		named(name, name),
+		named(who, ""),
+		id,
+	)
 	if err != nil {
 		return err
 	}
@@ -137,8 +143,22 @@ func (a *Access) takes(code string) bool {
 // pair keeps a new device.
 func (a *Access) pair(ctx context.Context, name, who string) (visitor.Device, error) {
 	now := a.now()
-	d := visitor.Device{ID: uuid.NewString(), Name: named(name, "a device"), Who: named(who, ""), PairedAt: now, SeenAt: now}
-	_, err := a.db.ExecContext(ctx, `INSERT INTO devices (id, name, who, paired_at, seen_at) VALUES (?, ?, ?, ?, ?)`, d.ID, d.Name, d.Who, instant(now), instant(now))
+	d := visitor.Device{
+		ID:       uuid.NewString(),
+		Name:     named(name, "a device"),
+		Who:      named(who, ""),
+		PairedAt: now,
+		SeenAt:   now,
+	}
+	_, err := a.db.ExecContext(
+		ctx,
+		`INSERT INTO devices (id, name, who, paired_at, seen_at) VALUES (?, ?, ?, ?, ?)`,
+		d.ID,
+		d.Name,
+		d.Who,
+		instant(now),
+		instant(now),
+	)
 	return d, err
 }
 
@@ -156,7 +176,12 @@ func (a *Access) device(ctx context.Context, id string) (visitor.Device, bool, e
 	}
 	a.seen.Unlock()
 	if due {
-		if _, err := a.db.ExecContext(ctx, `UPDATE devices SET seen_at = ? WHERE id = ?`, instant(a.now()), id); err != nil {
+		if _, err := a.db.ExecContext(
+			ctx,
+			`UPDATE devices SET seen_at = ? WHERE id = ?`,
+			instant(a.now()),
+			id,
+		); err != nil {
 			return visitor.Device{}, false, err
 		}
 	}

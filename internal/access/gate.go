@@ -61,10 +61,13 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 		if _, _, err := g.known(w, r); errors.Is(err, errWithdrawn) && r.Method == http.MethodGet {
 			dropAll(w, r)
 		}
-		http.NewCrossOriginProtection().Handler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { g.door(w, r, path) })).ServeHTTP(w, r)
+		http.NewCrossOriginProtection().
+			Handler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { g.door(w, r, path) })).
+			ServeHTTP(w, r)
 		return
 	}
-	if strings.HasPrefix(r.URL.Path, "/calendar/") || strings.HasPrefix(r.URL.Path, "/card/") { // they have keys of their own
+	if strings.HasPrefix(r.URL.Path, "/calendar/") ||
+		strings.HasPrefix(r.URL.Path, "/card/") { // they have keys of their own
 		g.Inside.ServeHTTP(w, r)
 		return
 	}
@@ -179,7 +182,13 @@ func (g *Gate) door(w http.ResponseWriter, r *http.Request, path string) {
 	case "GET ", "GET login":
 		g.show(w, r, http.StatusOK, "login.html", page{})
 	case "GET pair":
-		g.show(w, r, http.StatusOK, "pair.html", page{Code: r.URL.Query().Get("code")}) // a preview of the link does not use it up
+		g.show(
+			w,
+			r,
+			http.StatusOK,
+			"pair.html",
+			page{Code: r.URL.Query().Get("code")},
+		) // a preview of the link does not use it up
 	case "GET root.crt":
 		if g.Certificate == nil {
 			w.WriteHeader(http.StatusNotFound)
@@ -201,7 +210,13 @@ func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 	from := g.address(r)
 	if wait := g.Access.throttle.begin(from, way == "login"); wait > 0 {
 		w.Header().Set("Retry-After", seconds(wait))
-		g.show(w, r, http.StatusTooManyRequests, way+".html", page{Trouble: speaks(r).Say(say.Of(tooMany)), Code: r.PostFormValue("code")})
+		g.show(
+			w,
+			r,
+			http.StatusTooManyRequests,
+			way+".html",
+			page{Trouble: speaks(r).Say(say.Of(tooMany)), Code: r.PostFormValue("code")},
+		)
 		return
 	}
 	var is bool
@@ -289,7 +304,10 @@ func speaks(r *http.Request) words.Words {
 
 func headers(w http.ResponseWriter) {
 	h := w.Header()
-	h.Set("Content-Security-Policy", "default-src 'none'; style-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'")
+	h.Set(
+		"Content-Security-Policy",
+		"default-src 'none'; style-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
+	)
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
 }

@@ -11,7 +11,13 @@ import (
 // Listen answers TLS and plain HTTP at one address, told apart by a connection's first byte, so that this
 // machine's own browser goes on as before and whoever comes plainly from elsewhere is told where to go.
 func Listen(on net.Listener, certificate *tls.Config) net.Listener {
-	l := &listener{Listener: on, tls: certificate, ready: make(chan net.Conn), failed: make(chan error, 1), closed: make(chan struct{})}
+	l := &listener{
+		Listener: on,
+		tls:      certificate,
+		ready:    make(chan net.Conn),
+		failed:   make(chan error, 1),
+		closed:   make(chan struct{}),
+	}
 	go l.accept()
 	return l
 }

@@ -26,7 +26,10 @@ func Addresses() (names []string, addresses []net.IP) {
 			addresses = append(addresses, network.IP)
 		}
 	}
-	slices.SortStableFunc(addresses, func(a, b net.IP) int { return len(b.To4()) - len(a.To4()) }) // those that are typed easily first
+	slices.SortStableFunc(
+		addresses,
+		func(a, b net.IP) int { return len(b.To4()) - len(a.To4()) },
+	) // those that are typed easily first
 	return names, addresses
 }
 
@@ -52,7 +55,9 @@ func own(host string) bool {
 func known(host string, told []string) bool {
 	names, addresses := Addresses()
 	ip := net.ParseIP(host)
-	return slices.Contains(names, host) || slices.ContainsFunc(told, func(name string) bool { return strings.EqualFold(name, host) }) || ip != nil && slices.ContainsFunc(addresses, ip.Equal)
+	return slices.Contains(names, host) ||
+		slices.ContainsFunc(told, func(name string) bool { return strings.EqualFold(name, host) }) ||
+		ip != nil && slices.ContainsFunc(addresses, ip.Equal)
 }
 
 func printable(r rune) rune {

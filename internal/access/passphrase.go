@@ -38,7 +38,11 @@ func (a *Access) SetPassphrase(ctx context.Context, words string) error {
 	if err != nil {
 		return err
 	}
-	_, err = a.db.ExecContext(ctx, `INSERT INTO passphrase (one, hash) VALUES (1, ?) ON CONFLICT (one) DO UPDATE SET hash = excluded.hash`, hash)
+	_, err = a.db.ExecContext(
+		ctx,
+		`INSERT INTO passphrase (one, hash) VALUES (1, ?) ON CONFLICT (one) DO UPDATE SET hash = excluded.hash`,
+		hash,
+	)
 	return err
 }
 

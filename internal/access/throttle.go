@@ -37,7 +37,12 @@ type tries struct {
 }
 
 func newThrottle(now func() time.Time) *throttle {
-	return &throttle{now: now, tries: map[string]*tries{}, all: rate.NewLimiter(rate.Every(allEvery), allAtOnce), keep: func(string, *tries) {}}
+	return &throttle{
+		now:   now,
+		tries: map[string]*tries{},
+		all:   rate.NewLimiter(rate.Every(allEvery), allAtOnce),
+		keep:  func(string, *tries) {},
+	}
 }
 
 // begin is how long an address must wait before it may try; zero when it may now, and then it has: a try counts as

@@ -46,7 +46,12 @@ func TestAWithdrawnDeviceDropsAllItKept(t *testing.T) {
 	assert.NotEmpty(t, got.Header().Get("Fribbet-Withdrawn"), "the page drops what it has, and comes to the door")
 	assert.Empty(t, got.Body.String())
 	for _, door := range []string{"/access/login", "/"} {
-		assert.Equal(t, `"cache", "cookies", "storage"`, d.does(call{path: door, cookie: cookie, html: true}).Header().Get("Clear-Site-Data"), door)
+		assert.Equal(
+			t,
+			`"cache", "cookies", "storage"`,
+			d.does(call{path: door, cookie: cookie, html: true}).Header().Get("Clear-Site-Data"),
+			door,
+		)
 	}
 	d.now = d.now.AddDate(0, 0, 91)
 	assert.Empty(t, d.does(call{path: "/", cookie: old, html: true}).Header().Get("Clear-Site-Data"))
@@ -59,7 +64,12 @@ func TestOnlyThisMachinesOwnAddressesAreItsOwn(t *testing.T) {
 	for host, status := range map[string]int{"127.0.0.1:1": 200, "[::1]:1": 200, "localhost:1": 200, "dogs.example:1": 426, "127.9.9.9:1": 403, "evil.example:1": 403} {
 		assert.Equal(t, status, d.does(call{path: "/api/due", from: "127.0.0.1:7", host: host, plain: true}).Code, host)
 	}
-	assert.Equal(t, 401, d.does(call{path: "/api/due", from: "127.0.0.1:7", host: "Dogs.Example:1"}).Code, "whatever its case")
+	assert.Equal(
+		t,
+		401,
+		d.does(call{path: "/api/due", from: "127.0.0.1:7", host: "Dogs.Example:1"}).Code,
+		"whatever its case",
+	)
 }
 
 // Forty at once from one address are as many tries: five are looked at. So it is after a restart.
@@ -117,7 +127,10 @@ func TestTheCertificateNamesWhatWasTold(t *testing.T) {
 		{SerialNumber: serial(), NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour), DNSNames: []string{"bank.example"}},
 		{SerialNumber: serial(), NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour), IPAddresses: []net.IP{net.IPv4(8, 8, 8, 8)}},
 	} {
-		require.NoError(t, write(posing+".pem", posing+".key", forged, after.root, &rootKey.PublicKey, rootKey, rootKey))
+		require.NoError(
+			t,
+			write(posing+".pem", posing+".key", forged, after.root, &rootKey.PublicKey, rootKey, rootKey),
+		)
 		pair, err := tls.LoadX509KeyPair(posing+".pem", posing+".key")
 		require.NoError(t, err)
 		_, err = pair.Leaf.Verify(x509.VerifyOptions{Roots: trusted})
@@ -135,7 +148,9 @@ func TestAcceptingGoesOn(t *testing.T) {
 	require.NoError(t, err)
 	certificate, err := OwnCertificate(filepath.Join(t.TempDir(), "book.db"), nil, time.Now)
 	require.NoError(t, err)
-	server := httptest.NewUnstartedServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusNoContent) }))
+	server := httptest.NewUnstartedServer(
+		http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusNoContent) }),
+	)
 	require.NoError(t, server.Listener.Close())
 	server.Listener = Listen(&failing{Listener: on}, certificate.TLS())
 	server.Start()

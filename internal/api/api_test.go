@@ -63,7 +63,11 @@ func clientOf(t *testing.T, path string, with ...func(*started)) *client {
 	require.NoError(t, err)
 	c.kept = kept
 	t.Cleanup(func() { assert.NoError(t, kept.Close()) })
-	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}, "assets/a.js.br": {Data: []byte("packed")}}
+	front := fstest.MapFS{
+		"index.html":     {Data: []byte("<title>front</title>")},
+		"assets/a.js":    {Data: []byte("1")},
+		"assets/a.js.br": {Data: []byte("packed")},
+	}
 	options := started{Options: Options{Front: front, Restore: func(backup string) { c.restored = backup }}}
 	for _, set := range with {
 		set(&options)
@@ -94,14 +98,20 @@ func (c *client) send(method, path, kind, body string) (int, []byte) {
 	request.Header.Set("Accept-Language", c.speaks)
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(c.t, err)
-	defer response.Body.Close() //nolint:errcheck // read whole below
+	defer response.Body.Close()
 	text, err := io.ReadAll(response.Body)
 	require.NoError(c.t, err)
 	route, params, err := c.router.FindRoute(request)
 	if err == nil && !c.unchecked {
 		err = openapi3filter.ValidateResponse(context.Background(), &openapi3filter.ResponseValidationInput{
-			RequestValidationInput: &openapi3filter.RequestValidationInput{Request: request, PathParams: params, Route: route},
-			Status:                 response.StatusCode, Header: response.Header, Body: io.NopCloser(bytes.NewReader(text)),
+			RequestValidationInput: &openapi3filter.RequestValidationInput{
+				Request:    request,
+				PathParams: params,
+				Route:      route,
+			},
+			Status: response.StatusCode,
+			Header: response.Header,
+			Body:   io.NopCloser(bytes.NewReader(text)),
 		})
 		require.NoError(c.t, err, "the answer breaks the contract")
 	}
@@ -135,7 +145,10 @@ func (c *client) planned(d contract.Dog) string {
 	plan := ask[contract.Plan](c, "GET", "/api/dogs/"+d.Id.String()+"/plan", "", 200)
 	in := contract.SittingInput{Id: uuid.New()}
 	for _, n := range plan.Nails {
-		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, CutsMm: n.Plan.CutsMm[:n.Plan.Likely], Tool: plan.Tool})
+		in.Records = append(
+			in.Records,
+			contract.RecordInput{Code: n.Code, CutsMm: n.Plan.CutsMm[:n.Plan.Likely], Tool: plan.Tool},
+		)
 	}
 	text, err := json.Marshal(in)
 	require.NoError(c.t, err)
@@ -220,19 +233,38 @@ func TestSettingsDecideHowNumbersAreShown(t *testing.T) {
 	assert.InDelta(t, 1/25.4, chosen.Length.PerStored, 1e-15)
 	assert.Equal(t, chosen, ask[contract.Settings](c, "GET", "/api/settings", "", 200))
 	told := func(version, margin int) string {
-		return fmt.Sprintf(`{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":%d,"working_weekdays":["tue","sat"],"version":%d}`, margin, version)
+		return fmt.Sprintf(
+			`{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":%d,"working_weekdays":["tue","sat"],"version":%d}`,
+			margin,
+			version,
+		)
 	}
 	two := ask[contract.Settings](c, "PUT", "/api/settings", told(*chosen.Choices.Version, 2), 200)
 	elsewhere := ask[contract.Problem](c, "PUT", "/api/settings", told(*chosen.Choices.Version, 3), 409)
 	assert.Equal(t, "version", elsewhere.Errors[0].Field)
-	assert.Equal(t, two, ask[contract.Settings](c, "GET", "/api/settings", "", 200), "the second of two tabs overwrites nothing")
-	assert.Equal(t, []string{"tue", "sat"}, c.addDog(moss).WorkingWeekdays.Names(), "a new dog starts with the user's days")
+	assert.Equal(
+		t,
+		two,
+		ask[contract.Settings](c, "GET", "/api/settings", "", 200),
+		"the second of two tabs overwrites nothing",
+	)
+	assert.Equal(
+		t,
+		[]string{"tue", "sat"},
+		c.addDog(moss).WorkingWeekdays.Names(),
+		"a new dog starts with the user's days",
+	)
 }
 
 // The worked example of docs/model.md, section A.
 func TestCalcProfile(t *testing.T) {
-	got := ask[contract.ProfileResult](newClient(t), "POST", "/api/calc/profile",
-		`{"length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"wished_gap_mm":0}`, 200)
+	got := ask[contract.ProfileResult](
+		newClient(t),
+		"POST",
+		"/api/calc/profile",
+		`{"length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"wished_gap_mm":0}`,
+		200,
+	)
 	assert.InDelta(t, 9.67, got.CoatLineHeightMm, 0.01)
 	assert.InDelta(t, 52.9, got.TipAngleDeg, 0.05)
 	assert.InDelta(t, 10.98, got.ReachMm, 0.01)

@@ -10,12 +10,18 @@ import (
 	"fribbet/internal/core/say"
 )
 
-func (h handlers) ListBackups(context.Context, contract.ListBackupsRequestObject) (contract.ListBackupsResponseObject, error) {
+func (h handlers) ListBackups(
+	context.Context,
+	contract.ListBackupsRequestObject,
+) (contract.ListBackupsResponseObject, error) {
 	out, err := h.backups()
 	return contract.ListBackups200JSONResponse{BackupsJSONResponse: out}, err
 }
 
-func (h handlers) MakeBackup(ctx context.Context, _ contract.MakeBackupRequestObject) (contract.MakeBackupResponseObject, error) {
+func (h handlers) MakeBackup(
+	ctx context.Context,
+	_ contract.MakeBackupRequestObject,
+) (contract.MakeBackupResponseObject, error) {
 	if _, err := h.book.BackUp(ctx); err != nil {
 		return nil, refusedFile("backup", err)
 	}
@@ -23,7 +29,10 @@ func (h handlers) MakeBackup(ctx context.Context, _ contract.MakeBackupRequestOb
 	return contract.MakeBackup200JSONResponse{BackupsJSONResponse: out}, err
 }
 
-func (h handlers) RestoreBackup(ctx context.Context, r contract.RestoreBackupRequestObject) (contract.RestoreBackupResponseObject, error) {
+func (h handlers) RestoreBackup(
+	ctx context.Context,
+	r contract.RestoreBackupRequestObject,
+) (contract.RestoreBackupResponseObject, error) {
 	path, err := h.book.SoundBackup(ctx, r.Name)
 	if err != nil {
 		return nil, refusedFile("name", err)
@@ -34,9 +43,18 @@ func (h handlers) RestoreBackup(ctx context.Context, r contract.RestoreBackupReq
 
 func (h handlers) backups() (contract.BackupsJSONResponse, error) {
 	all, err := h.book.Backups()
-	out := contract.BackupsJSONResponse{Place: all.Place, Nightly: !h.demo, Trouble: h.trouble, NightTrouble: all.Trouble, Backups: []contract.Backup{}}
+	out := contract.BackupsJSONResponse{
+		Place:        all.Place,
+		Nightly:      !h.demo,
+		Trouble:      h.trouble,
+		NightTrouble: all.Trouble,
+		Backups:      []contract.Backup{},
+	}
 	for _, k := range all.Kept {
-		out.Backups = append(out.Backups, contract.Backup{Name: k.Name, MadeAt: k.At, Bytes: k.Bytes, Replaced: k.Replaced})
+		out.Backups = append(
+			out.Backups,
+			contract.Backup{Name: k.Name, MadeAt: k.At, Bytes: k.Bytes, Replaced: k.Replaced},
+		)
 	}
 	return out, err
 }

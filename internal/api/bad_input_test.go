@@ -18,7 +18,11 @@ func TestBadInputIsRefusedByName(t *testing.T) {
 	dog := c.addDog(moss)
 	at := "/api/dogs/" + dog.Id.String()
 	sit := func(record string) string {
-		return fmt.Sprintf(`{"id":"%s","records":[{"code":"LF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false%s}]}`, uuid.New(), record)
+		return fmt.Sprintf(
+			`{"id":"%s","records":[{"code":"LF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false%s}]}`,
+			uuid.New(),
+			record,
+		)
 	}
 	for _, bad := range []struct{ name, method, path, body, field string }{
 		{"weight 0", "POST", "/api/dogs", `{"name":"A","age_years":4,"weights":[{"kg":0}]}`, "weights[0].kg"},
@@ -122,7 +126,13 @@ func TestWhatNobodySeesIsTakenOut(t *testing.T) {
 		"می\\u200cخواهم":        "می\u200cخواهم",
 		"M\\u200doss":           "Moss",
 	} {
-		d := ask[contract.Dog](c, "POST", "/api/dogs", strings.Replace(moss, "Moss", strings.ReplaceAll(given, "\\\\", "\\"), 1), 201)
+		d := ask[contract.Dog](
+			c,
+			"POST",
+			"/api/dogs",
+			strings.Replace(moss, "Moss", strings.ReplaceAll(given, "\\\\", "\\"), 1),
+			201,
+		)
 		assert.Equal(t, kept, d.Name)
 	}
 }

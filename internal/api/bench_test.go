@@ -32,7 +32,10 @@ func TestASittingAtTheBench(t *testing.T) {
 	d := c.addDog(moss)
 	at := "/api/dogs/" + d.Id.String()
 	sat := at + "/sittings/" + uuid.NewString()
-	begun := told(`"kind":"started","tool":"large_plier","ticks":["styptic"]`, `"kind":"landmark","nail":"LH3","landmark":"groove","mm":3.5`)
+	begun := told(
+		`"kind":"started","tool":"large_plier","ticks":["styptic"]`,
+		`"kind":"landmark","nail":"LH3","landmark":"groove","mm":3.5`,
+	)
 	b := ask[contract.Bench](c, "POST", sat+"/events", begun, 200)
 	assert.Equal(t, 2, b.Events)
 	find := func(b contract.Bench, code string) contract.BenchNail {
@@ -48,10 +51,19 @@ func TestASittingAtTheBench(t *testing.T) {
 	assert.Equal(t, contract.BenchAdviceActionSliver, first.Advice.Action)
 	assert.LessOrEqual(t, first.Advice.Risk, b.RiskLimit)
 	assert.Contains(t, find(b, "RF3").Advice.Because, "the tip", "the first nail is no refusal")
-	assert.Equal(t, []float64{60, 240, 3}, []float64{b.HoldSeconds, b.StopsSeconds, b.CoolingSeconds}, "a minute, four minutes (common practice, no source)")
+	assert.Equal(
+		t,
+		[]float64{60, 240, 3},
+		[]float64{b.HoldSeconds, b.StopsSeconds, b.CoolingSeconds},
+		"a minute, four minutes (common practice, no source)",
+	)
 	assert.Contains(t, b.Remedy, "styptic", "whatever was laid out")
 
-	more := told(`"kind":"note","id":"x0"`, `"kind":"cut","id":"c1","nail":"LH3","mm":1`, `"kind":"face","id":"f1","nail":"LH3","of":"c1","face":"dot"`)
+	more := told(
+		`"kind":"note","id":"x0"`,
+		`"kind":"cut","id":"c1","nail":"LH3","mm":1`,
+		`"kind":"face","id":"f1","nail":"LH3","of":"c1","face":"dot"`,
+	)
 	b = ask[contract.Bench](c, "POST", sat+"/events", more, 200)
 	after := find(b, "LH3")
 	assert.Equal(t, contract.BenchAdviceActionStop, after.Advice.Action)
@@ -65,8 +77,18 @@ func TestASittingAtTheBench(t *testing.T) {
 	ended := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200)
 	assert.True(t, ended.Ended)
 	assert.Empty(t, ended.Praise, "nobody said how it took it")
-	assert.Equal(t, ended.Nails, ask[contract.Bench](c, "GET", sat+"/bench", "", 200).Nails, "read again it is the same")
-	assert.Equal(t, ended.Nails, ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200).Nails, "and told again")
+	assert.Equal(
+		t,
+		ended.Nails,
+		ask[contract.Bench](c, "GET", sat+"/bench", "", 200).Nails,
+		"read again it is the same",
+	)
+	assert.Equal(
+		t,
+		ended.Nails,
+		ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200).Nails,
+		"and told again",
+	)
 	view = ask[contract.DogView](c, "GET", at, "", 200)
 	assert.Nil(t, view.OpenSitting)
 	length := func(r contract.Rank) float64 {
@@ -79,7 +101,13 @@ func TestASittingAtTheBench(t *testing.T) {
 	}
 	assert.Nil(t, ended.RankBefore, "a tap's answer is small")
 	whole := ask[contract.Bench](c, "GET", sat+"/bench", "", 200)
-	assert.InDelta(t, 1, length(*whole.RankBefore)-length(*whole.RankAfter), 0.6, "one thin slice shorter, and what its dot says of the rest")
+	assert.InDelta(
+		t,
+		1,
+		length(*whole.RankBefore)-length(*whole.RankAfter),
+		0.6,
+		"one thin slice shorter, and what its dot says of the rest",
+	)
 }
 
 // One event that cannot have happened is refused by its place, and then none of the batch is kept.
@@ -87,24 +115,54 @@ func TestAnImpossibleEventIsRefusedByItsPlace(t *testing.T) {
 	c := newClient(t)
 	at := "/api/dogs/" + c.addDog(moss).Id.String()
 	sat := at + "/sittings/" + uuid.NewString()
-	p := ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LH1","mm":1`), 422)
+	p := ask[contract.Problem](
+		c,
+		"POST",
+		sat+"/events",
+		told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LH1","mm":1`),
+		422,
+	)
 	assert.Equal(t, "events[1]", p.Errors[0].Field)
 	assert.Contains(t, p.Errors[0].Expected, "does not have the nail LH1")
 	ask[contract.Problem](c, "GET", sat+"/bench", "", 404)
-	p = ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"file","item_id":"`+uuid.NewString()+`"`), 422)
+	p = ask[contract.Problem](
+		c,
+		"POST",
+		sat+"/events",
+		told(`"kind":"started","tool":"file","item_id":"`+uuid.NewString()+`"`),
+		422,
+	)
 	assert.Equal(t, "events[0].item_id", p.Errors[0].Field)
 }
 
 // A dog that bled at one of its last two sittings is done with more care, whoever does it.
 func TestBloodTightensTheTolerance(t *testing.T) {
 	c := newClient(t)
-	ask[contract.Settings](c, "PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`, 200)
+	ask[contract.Settings](
+		c,
+		"PUT",
+		"/api/settings",
+		`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`,
+		200,
+	)
 	at := "/api/dogs/" + c.addDog(moss).Id.String()
 	limit := func() float64 {
-		return ask[contract.Bench](c, "POST", at+"/sittings/"+uuid.NewString()+"/events", told(`"kind":"started","tool":"file","id":"`+uuid.NewString()+`"`), 200).RiskLimit
+		return ask[contract.Bench](
+			c,
+			"POST",
+			at+"/sittings/"+uuid.NewString()+"/events",
+			told(`"kind":"started","tool":"file","id":"`+uuid.NewString()+`"`),
+			200,
+		).RiskLimit
 	}
 	assert.Equal(t, float64(verdict.Usual), limit())
-	bled := told(`"kind":"started","tool":"file","id":"a"`, `"kind":"cut","id":"b","nail":"LH3","mm":1`, `"kind":"blood","id":"c","nail":"LH3"`, `"kind":"blood_stopped","id":"d","nail":"LH3"`, `"kind":"ended","id":"e"`)
+	bled := told(
+		`"kind":"started","tool":"file","id":"a"`,
+		`"kind":"cut","id":"b","nail":"LH3","mm":1`,
+		`"kind":"blood","id":"c","nail":"LH3"`,
+		`"kind":"blood_stopped","id":"d","nail":"LH3"`,
+		`"kind":"ended","id":"e"`,
+	)
 	ask[contract.Bench](c, "POST", at+"/sittings/"+uuid.NewString()+"/events", bled, 200)
 	assert.Equal(t, float64(verdict.Careful), limit())
 }
@@ -124,7 +182,13 @@ func TestTouchesAreLearntPerBit(t *testing.T) {
 	}
 	before := ask[contract.Bench](c, "POST", sat+"/events", told(events...), 200)
 	assert.Equal(t, quick.Touch, before.TouchMm)
-	after := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"measured","id":"m","nail":"LH3","measure":"length_after","mm":11`), 200)
+	after := ask[contract.Bench](
+		c,
+		"POST",
+		sat+"/events",
+		told(`"kind":"measured","id":"m","nail":"LH3","measure":"length_after","mm":11`),
+		200,
+	)
 	assert.Greater(t, after.TouchMm, quick.Touch, "four millimetres in ten touches")
 }
 
@@ -137,10 +201,20 @@ func TestADogThatIsClippedAndThenGround(t *testing.T) {
 	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"grinder"}`, grinder), 200)
 	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"grinder_band"}`, band), 200)
 	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier"}`, uuid.NewString()), 200)
-	_, text := c.do("PATCH", at, `{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","largest_cut_mm":4}}`)
+	_, text := c.do(
+		"PATCH",
+		at,
+		`{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","largest_cut_mm":4}}`,
+	)
 	assert.Contains(t, string(text), `"field":"handling.largest_cut_mm"`)
 	before := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
-	ask[contract.Dog](c, "PATCH", at, `{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","way":"clip_then_grind","largest_cut_mm":0.5}}`, 200)
+	ask[contract.Dog](
+		c,
+		"PATCH",
+		at,
+		`{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","way":"clip_then_grind","largest_cut_mm":0.5}}`,
+		200,
+	)
 	plan := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
 	require.NotNil(t, plan.Days[0].Stops[0].ThenTool)
 	assert.Equal(t, "grinder_band", string(*plan.Days[0].Stops[0].ThenTool))
@@ -152,10 +226,22 @@ func TestADogThatIsClippedAndThenGround(t *testing.T) {
 	}
 
 	sat := at + "/sittings/" + uuid.NewString()
-	ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"large_plier"`, `"kind":"touch","nail":"LH3","mm":0.2`), 422)
-	now := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"started","id":"s","tool":"large_plier"`,
-		`"kind":"cut","id":"c","nail":"LH3","mm":1`, `"kind":"face","id":"f","nail":"LH3","of":"c","face":"white"`, `"kind":"done","id":"d","nail":"LH3"`,
-		`"kind":"tool","id":"t","tool":"grinder_band","item_id":"`+band+`"`, `"kind":"ground","id":"g","paw":"LH"`, `"kind":"ended","id":"e","minutes":6`), 200)
+	ask[contract.Problem](
+		c,
+		"POST",
+		sat+"/events",
+		told(`"kind":"started","tool":"large_plier"`, `"kind":"touch","nail":"LH3","mm":0.2`),
+		422,
+	)
+	now := ask[contract.Bench](c, "POST", sat+"/events", told(
+		`"kind":"started","id":"s","tool":"large_plier"`,
+		`"kind":"cut","id":"c","nail":"LH3","mm":1`,
+		`"kind":"face","id":"f","nail":"LH3","of":"c","face":"white"`,
+		`"kind":"done","id":"d","nail":"LH3"`,
+		`"kind":"tool","id":"t","tool":"grinder_band","item_id":"`+band+`"`,
+		`"kind":"ground","id":"g","paw":"LH"`,
+		`"kind":"ended","id":"e","minutes":6`,
+	), 200)
 	for _, n := range now.Nails {
 		if n.Code.String() == "LH3" {
 			assert.True(t, n.Ground)

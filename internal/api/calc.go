@@ -12,9 +12,18 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObject) (contract.CalcProfileResponseObject, error) {
+func (handlers) CalcProfile(
+	_ context.Context,
+	r contract.CalcProfileRequestObject,
+) (contract.CalcProfileResponseObject, error) {
 	in := r.Body
-	c := claw.Claw{Length: in.LengthMm, BaseAngle: claw.Radians(in.BaseAngleDeg), Radius: in.RadiusMm, Depth: in.DepthMm, Taper: in.Taper}
+	c := claw.Claw{
+		Length:    in.LengthMm,
+		BaseAngle: claw.Radians(in.BaseAngleDeg),
+		Radius:    in.RadiusMm,
+		Depth:     in.DepthMm,
+		Taper:     in.Taper,
+	}
 	faults := c.Check()
 	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, fault.MM)
 	faults.Range("wished_gap_mm", in.WishedGapMm, 0, due.MostWishedGap, fault.MM)
@@ -35,8 +44,14 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 func (handlers) CalcDue(ctx context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
 	w := speaks(ctx)
 	trim := due.Trim{
-		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)}, Short: orZero(r.Body.ShortQuicks), Dates: orZero(r.Body.Dates),
-		Weight: r.Body.WeightKg, Margin: quick.Margin,
+		On:       r.Body.LastSitting,
+		Sat:      r.Body.LastSitting,
+		Rhythm:   r.Body.Rhythm,
+		Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)},
+		Short:    orZero(r.Body.ShortQuicks),
+		Dates:    orZero(r.Body.Dates),
+		Weight:   r.Body.WeightKg,
+		Margin:   quick.Margin,
 	}
 	if r.Body.MarginMm != nil {
 		trim.Margin = *r.Body.MarginMm
@@ -44,9 +59,17 @@ func (handlers) CalcDue(ctx context.Context, r contract.CalcDueRequestObject) (c
 	for _, n := range r.Body.Nails {
 		trim.Nails = append(trim.Nails, due.TrimmedNail{
 			Code: n.Code,
-			Claw: claw.Claw{Length: n.LengthMm, BaseAngle: claw.Radians(n.BaseAngleDeg), Radius: n.RadiusMm, Depth: n.DepthMm, Taper: n.Taper},
-			Gap:  n.GapMm, WishedGap: n.WishedGapMm,
-			Rate: growth.Rate{Mean: n.NetMmWeek, SD: n.SdMmWeek}, Spare: n.SpareMm,
+			Claw: claw.Claw{
+				Length:    n.LengthMm,
+				BaseAngle: claw.Radians(n.BaseAngleDeg),
+				Radius:    n.RadiusMm,
+				Depth:     n.DepthMm,
+				Taper:     n.Taper,
+			},
+			Gap:       n.GapMm,
+			WishedGap: n.WishedGapMm,
+			Rate:      growth.Rate{Mean: n.NetMmWeek, SD: n.SdMmWeek},
+			Spare:     n.SpareMm,
 		})
 	}
 	result, err := due.After(trim)

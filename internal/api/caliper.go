@@ -13,7 +13,10 @@ import (
 )
 
 // StreamReadings hands the caliper's readings on as server-sent events until either side goes.
-func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsRequestObject) (contract.StreamReadingsResponseObject, error) {
+func (h handlers) StreamReadings(
+	ctx context.Context,
+	_ contract.StreamReadingsRequestObject,
+) (contract.StreamReadingsResponseObject, error) {
 	w := speaks(ctx)
 	readings, err := h.book.Readings(ctx)
 	if err != nil {
@@ -45,6 +48,9 @@ func writeEvent(w words.Words, to io.Writer, r caliper.Reading) error {
 }
 
 // MoveStandIn presses the button of the simulated caliper.
-func (h handlers) MoveStandIn(_ context.Context, r contract.MoveStandInRequestObject) (contract.MoveStandInResponseObject, error) {
+func (h handlers) MoveStandIn(
+	_ context.Context,
+	r contract.MoveStandInRequestObject,
+) (contract.MoveStandInResponseObject, error) {
 	return contract.MoveStandIn204Response{}, h.book.MoveCaliper(r.Body.JawMm, book.StandInMove(r.Body.Sends))
 }

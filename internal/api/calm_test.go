@@ -28,7 +28,11 @@ func TestWhatGoesWithCalmOverTheWholeBook(t *testing.T) {
 			if helped {
 				mood = "calm"
 			}
-			c.sit(d, fmt.Sprintf(`"kind":"started","tool":"large_plier","helper":%t`, helped), fmt.Sprintf(`"kind":"reaction","nail":"LH3","reaction":%q`, mood))
+			c.sit(
+				d,
+				fmt.Sprintf(`"kind":"started","tool":"large_plier","helper":%t`, helped),
+				fmt.Sprintf(`"kind":"reaction","nail":"LH3","reaction":%q`, mood),
+			)
 		}
 	}
 	for _, row := range ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs {
@@ -37,20 +41,37 @@ func TestWhatGoesWithCalmOverTheWholeBook(t *testing.T) {
 	found := ask[contract.Calm](c, "GET", "/api/calm", "", 200).Calmer
 	require.Len(t, found, 1)
 	assert.Equal(t, temper.WithHelper, found[0].What)
-	assert.Equal(t, []int{30, 30, 0, 24}, []int{found[0].With.Calm, found[0].With.Of, found[0].Without.Calm, found[0].Without.Of})
+	assert.Equal(
+		t,
+		[]int{30, 30, 0, 24},
+		[]int{found[0].With.Calm, found[0].With.Of, found[0].Without.Calm, found[0].Without.Of},
+	)
 
 	sittings := c.table("sittings")
 	assert.Len(t, sittings, 54)
 	for _, s := range sittings {
 		assert.Equal(t, "standing", s["held"])
-		assert.Equal(t, fmt.Sprint(time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC).In(c.now.Location()).Hour()), s["hour"])
+		assert.Equal(
+			t,
+			fmt.Sprint(time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC).In(c.now.Location()).Hour()),
+			s["hour"],
+		)
 	}
 }
 
 // sit begins and ends a sitting at the bench, of one cut.
 func (c *client) sit(d contract.Dog, start, more string) {
-	ask[contract.Bench](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings/"+uuid.NewString()+"/events",
-		strings.ReplaceAll(told(start, `"kind":"cut","nail":"LH3","mm":0.2`, more, `"kind":"done","nail":"LH3"`, `"kind":"ended"`), `"id":"e`, `"id":"`+uuid.NewString()), 200)
+	ask[contract.Bench](
+		c,
+		"POST",
+		"/api/dogs/"+d.Id.String()+"/sittings/"+uuid.NewString()+"/events",
+		strings.ReplaceAll(
+			told(start, `"kind":"cut","nail":"LH3","mm":0.2`, more, `"kind":"done","nail":"LH3"`, `"kind":"ended"`),
+			`"id":"e`,
+			`"id":"`+uuid.NewString(),
+		),
+		200,
+	)
 }
 
 // table is a table of the export package, its rows by the names of their columns.

@@ -17,12 +17,18 @@ var cardPage string
 
 var cardTemplate = template.Must(template.New("card").Parse(cardPage))
 
-func (h handlers) GetCard(ctx context.Context, r contract.GetCardRequestObject) (contract.GetCardResponseObject, error) {
+func (h handlers) GetCard(
+	ctx context.Context,
+	r contract.GetCardRequestObject,
+) (contract.GetCardResponseObject, error) {
 	out, err := h.card(ctx, r.DogId, r.SittingId)
 	return contract.GetCard200JSONResponse{CardJSONResponse: out}, err
 }
 
-func (h handlers) OpenCard(ctx context.Context, r contract.OpenCardRequestObject) (contract.OpenCardResponseObject, error) {
+func (h handlers) OpenCard(
+	ctx context.Context,
+	r contract.OpenCardRequestObject,
+) (contract.OpenCardResponseObject, error) {
 	if err := h.book.OpenCard(ctx, r.DogId, r.SittingId, r.Body.Open); err != nil {
 		return nil, err
 	}
@@ -30,7 +36,10 @@ func (h handlers) OpenCard(ctx context.Context, r contract.OpenCardRequestObject
 	return contract.OpenCard200JSONResponse{CardJSONResponse: out}, err
 }
 
-func (h handlers) ReadCard(ctx context.Context, r contract.ReadCardRequestObject) (contract.ReadCardResponseObject, error) {
+func (h handlers) ReadCard(
+	ctx context.Context,
+	r contract.ReadCardRequestObject,
+) (contract.ReadCardResponseObject, error) {
 	c, err := h.book.CardBy(ctx, r.CardKey)
 	if err != nil {
 		return nil, err
@@ -38,8 +47,15 @@ func (h handlers) ReadCard(ctx context.Context, r contract.ReadCardRequestObject
 	w, name := c.Words, say.Args{"name": say.Name(c.Name)}
 	var page bytes.Buffer
 	err = cardTemplate.Execute(&page, map[string]any{
-		"Language": w.Language, "Name": c.Name, "Title": w.Say(say.Of(cardTitle, name)), "AtHome": w.Say(say.Of(cardAtHome)),
-		"Done": w.Say(c.Done), "Bled": w.Say(c.Bled), "How": w.Say(c.How), "Home": w.All(c.Home), "Next": w.Say(c.Next),
+		"Language": w.Language,
+		"Name":     c.Name,
+		"Title":    w.Say(say.Of(cardTitle, name)),
+		"AtHome":   w.Say(say.Of(cardAtHome)),
+		"Done":     w.Say(c.Done),
+		"Bled":     w.Say(c.Bled),
+		"How":      w.Say(c.How),
+		"Home":     w.All(c.Home),
+		"Next":     w.Say(c.Next),
 	})
 	return contract.ReadCard200TexthtmlResponse{Body: &page, ContentLength: int64(page.Len())}, err
 }
@@ -59,8 +75,23 @@ func (h handlers) card(ctx context.Context, dogID, sittingID uuid.UUID) (contrac
 		return contract.CardJSONResponse{}, err
 	}
 	w := c.Words
-	out := contract.CardJSONResponse{Name: c.Name, Language: contract.Language(w.Language), Done: w.Say(c.Done), Bled: given(w.Say(c.Bled)), How: w.Say(c.How), Home: w.All(c.Home), Next: given(w.Say(c.Next)), Reachable: c.Seen}
-	out.Headings.Home, out.Headings.Before, out.Headings.After = w.Say(say.Of(cardAtHome)), w.Say(say.Of(cardBefore)), w.Say(say.Of(cardAfter))
+	out := contract.CardJSONResponse{
+		Name:      c.Name,
+		Language:  contract.Language(w.Language),
+		Done:      w.Say(c.Done),
+		Bled:      given(w.Say(c.Bled)),
+		How:       w.Say(c.How),
+		Home:      w.All(c.Home),
+		Next:      given(w.Say(c.Next)),
+		Reachable: c.Seen,
+	}
+	out.Headings.Home, out.Headings.Before, out.Headings.After = w.Say(
+		say.Of(cardAtHome),
+	), w.Say(
+		say.Of(cardBefore),
+	), w.Say(
+		say.Of(cardAfter),
+	)
 	out.Headings.Legend, out.Headings.Page = w.Say(say.Of(cardLegend)), w.Say(say.Of(cardPageAt))
 	if c.Page == nil {
 		return out, nil
@@ -68,7 +99,7 @@ func (h handlers) card(ctx context.Context, dogID, sittingID uuid.UUID) (contrac
 	out.Page = &struct {
 		Path string `json:"path"`
 		Size int    `json:"size"`
-		Url  string `json:"url"` //nolint:revive // as generated
+		Url  string `json:"url"`
 	}{c.Page.Path, c.Page.Size, c.Page.URL}
 	return out, nil
 }

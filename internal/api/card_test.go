@@ -22,7 +22,11 @@ func TestACardHasAPageOfItsOwn(t *testing.T) {
 	status, _ := c.do("PUT", at, `{"open":true}`)
 	assert.Equal(t, 404, status, "nobody could see it")
 
-	c = clientOf(t, c.path+" copy", func(o *started) { o.around.House = house{addresses: []string{"https://desk.lan:8642/"}} })
+	c = clientOf(
+		t,
+		c.path+" copy",
+		func(o *started) { o.around.House = house{addresses: []string{"https://desk.lan:8642/"}} },
+	)
 	settings := `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`
 	c.do("PUT", "/api/settings", settings)
 	d := c.addDog(`{"name":"<b>Fig</b>","age_years":4,"weights":[{"kg":20}]}`)

@@ -15,7 +15,10 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) CreateDog(ctx context.Context, r contract.CreateDogRequestObject) (contract.CreateDogResponseObject, error) {
+func (h handlers) CreateDog(
+	ctx context.Context,
+	r contract.CreateDogRequestObject,
+) (contract.CreateDogResponseObject, error) {
 	made, err := h.book.AddDog(ctx, changes(*r.Body))
 	if err != nil {
 		return nil, err
@@ -23,7 +26,10 @@ func (h handlers) CreateDog(ctx context.Context, r contract.CreateDogRequestObje
 	return contract.CreateDog201JSONResponse(h.dog(made)), nil
 }
 
-func (h handlers) ChangeDog(ctx context.Context, r contract.ChangeDogRequestObject) (contract.ChangeDogResponseObject, error) {
+func (h handlers) ChangeDog(
+	ctx context.Context,
+	r contract.ChangeDogRequestObject,
+) (contract.ChangeDogResponseObject, error) {
 	if r.Body.Version == nil {
 		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: say.Of(mustBeTheVersionOf)}}
 	}
@@ -55,15 +61,36 @@ func atMost(limit *int) int {
 func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
 	const weeksAhead = 6
 	found, err := h.book.DueList(ctx, book.Find{
-		Name: orZero(r.Params.Search), Open: orZero(r.Params.Open), Offset: orZero(r.Params.Offset), Limit: atMost(r.Params.Limit),
+		Name: orZero(
+			r.Params.Search,
+		),
+		Open:   orZero(r.Params.Open),
+		Offset: orZero(r.Params.Offset),
+		Limit:  atMost(r.Params.Limit),
 	})
 	if err != nil {
 		return nil, err
 	}
-	list := contract.DueList{Today: h.book.Today(), All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
+	list := contract.DueList{
+		Today: h.book.Today(),
+		All:   found.All,
+		Found: found.Found,
+		Late:  found.Late,
+		Moved: []contract.MovedDate{},
+	}
 	w := speaks(ctx)
 	for _, m := range found.Moved {
-		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: w.Say(say.Read(m.Why)), MovedBy: lines(w, []say.Line{m.By})[0]})
+		list.Moved = append(
+			list.Moved,
+			contract.MovedDate{
+				DogId:   m.DogID,
+				Name:    m.Name,
+				Was:     m.Was,
+				Now:     m.Now,
+				Because: w.Say(say.Read(m.Why)),
+				MovedBy: lines(w, []say.Line{m.By})[0],
+			},
+		)
 	}
 	list.Recount = recount(found.Recount)
 	for week := range weeksAhead {
@@ -81,7 +108,10 @@ func recount(p *book.Progress) *contract.Recount {
 	return &contract.Recount{Done: p.Done, All: p.All}
 }
 
-func (h handlers) SeenMoved(ctx context.Context, _ contract.SeenMovedRequestObject) (contract.SeenMovedResponseObject, error) {
+func (h handlers) SeenMoved(
+	ctx context.Context,
+	_ contract.SeenMovedRequestObject,
+) (contract.SeenMovedResponseObject, error) {
 	return contract.SeenMoved204Response{}, h.book.SeenMoved(ctx)
 }
 
@@ -92,8 +122,16 @@ func (h handlers) dueRow(w words.Words, kept book.DueRow) (contract.DueRow, erro
 		return contract.DueRow{}, err
 	}
 	row := contract.DueRow{
-		DogId: kept.DogID, Name: kept.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: w.Say(r.Reason), Waits: w.Say(r.Waits),
-		Rank: smallRank(r.Glance), Cautions: cautions(w, r.Cautions), Due: dated(r.On), Cautious: dated(r.Cautious),
+		DogId:    kept.DogID,
+		Name:     kept.Name,
+		Task:     contract.DueRowTaskTrim,
+		Standing: contract.DueRowStanding(r.Standing),
+		Reason:   w.Say(r.Reason),
+		Waits:    w.Say(r.Waits),
+		Rank:     smallRank(r.Glance),
+		Cautions: cautions(w, r.Cautions),
+		Due:      dated(r.On),
+		Cautious: dated(r.Cautious),
 	}
 	if kept.Open != uuid.Nil {
 		row.OpenSitting = &kept.Open
@@ -108,7 +146,11 @@ func (h handlers) dueRow(w words.Words, kept book.DueRow) (contract.DueRow, erro
 		row.CautiousInDays = of(r.Cautious.Sub(h.book.Today()))
 	}
 	if r.Look != nil {
-		row.Look = &contract.WantedLook{On: r.Look.On, InDays: r.Look.On.Sub(h.book.Today()), Words: w.Say(r.Look.Words)}
+		row.Look = &contract.WantedLook{
+			On:     r.Look.On,
+			InDays: r.Look.On.Sub(h.book.Today()),
+			Words:  w.Say(r.Look.Words),
+		}
 	}
 	if r.Why != nil {
 		row.Why = of(why(w, *r.Why))
@@ -118,12 +160,26 @@ func (h handlers) dueRow(w words.Words, kept book.DueRow) (contract.DueRow, erro
 
 func (h handlers) view(w words.Words, v book.View) contract.DogView {
 	out := contract.DogView{
-		Dog: h.dog(v.Dog), WhyNone: w.Say(v.WhyNone), Rank: rank(v.Readings), Cautions: cautions(w, v.Cautions),
-		Growth: growthOf(w, v.Growth, v.Outliers), Plan: quickPlan(w, v.Plan),
-		Moods: moods(v.Sittings), Calmer: calmer(v.Calmer), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
+		Dog:      h.dog(v.Dog),
+		WhyNone:  w.Say(v.WhyNone),
+		Rank:     rank(v.Readings),
+		Cautions: cautions(w, v.Cautions),
+		Growth:   growthOf(w, v.Growth, v.Outliers),
+		Plan:     quickPlan(w, v.Plan),
+		Moods: moods(
+			v.Sittings,
+		),
+		Calmer:       calmer(v.Calmer),
+		Sittings:     []contract.SittingSummary{},
+		OpenSitting:  v.Open,
+		TrainingPaws: []nail.Paw{},
+		FirstSteps:   []contract.FirstStep{},
 	}
 	for _, f := range v.FirstSteps {
-		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: w.Say(f.Words), Why: w.Say(f.Why)})
+		out.FirstSteps = append(
+			out.FirstSteps,
+			contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: w.Say(f.Words), Why: w.Say(f.Why)},
+		)
 	}
 	if v.Next != nil {
 		n := next(w, v.Next.Next, w.Say(v.Next.Reason), v.Next.Why)
@@ -141,8 +197,17 @@ func (h handlers) view(w words.Words, v book.View) contract.DogView {
 	}
 	for _, s := range slices.Backward(v.Sittings) { // the latest first
 		out.Sittings = append(out.Sittings, contract.SittingSummary{
-			Id: s.ID, On: s.On, Nails: s.Nails, RemovedMm: s.Most, Blood: list(s.Bled), WorstReaction: given(s.Worst), Arrival: arrivalIn(s.Arrival), Note: s.Note,
-			Minutes: s.Minutes, Helper: s.Helper, Ticks: list(s.Ticks),
+			Id:            s.ID,
+			On:            s.On,
+			Nails:         s.Nails,
+			RemovedMm:     s.Most,
+			Blood:         list(s.Bled),
+			WorstReaction: given(s.Worst),
+			Arrival:       arrivalIn(s.Arrival),
+			Note:          s.Note,
+			Minutes:       s.Minutes,
+			Helper:        s.Helper,
+			Ticks:         list(s.Ticks),
 		})
 	}
 	return out
@@ -150,10 +215,26 @@ func (h handlers) view(w words.Words, v book.View) contract.DogView {
 
 func (h handlers) dog(d book.Dog) contract.Dog {
 	out := contract.Dog{
-		Id: d.ID, Version: d.Version, Name: d.Name,
-		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
-		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
-		Handling: handling(d.Handling), ShortQuicks: d.Short, Dates: &d.Dates, ComeOnce: dated(d.Once), LastDoneWeeks: d.LastDone, Walked: []contract.Walked{},
+		Id:              d.ID,
+		Version:         d.Version,
+		Name:            d.Name,
+		BirthDate:       d.Birth.Date,
+		BirthEstimated:  d.Birth.Estimated,
+		AgeYears:        d.AgeYears(h.book.Today()),
+		FootCoat:        d.FootCoat,
+		PavementKmWeek:  d.Pavement,
+		Rhythm:          d.Rhythm,
+		WorkingWeekdays: d.Workdays,
+		WishedGapMm:     d.WishedGap,
+		School:          d.School,
+		Handling: handling(
+			d.Handling,
+		),
+		ShortQuicks:   d.Short,
+		Dates:         &d.Dates,
+		ComeOnce:      dated(d.Once),
+		LastDoneWeeks: d.LastDone,
+		Walked:        []contract.Walked{},
 	}
 	for _, w := range d.Walked {
 		out.Walked = append(out.Walked, contract.Walked{Until: w.Until, KmWeek: w.Km})
@@ -169,9 +250,22 @@ func (h handlers) dog(d book.Dog) contract.Dog {
 
 func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
-		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
-		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Since: in.PavementSince, Short: in.ShortQuicks, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, Dates: in.Dates, Once: in.ComeOnce, WishedGap: in.WishedGapMm, School: in.School,
-		Colour: in.NailColour, Takes: in.TakesIt,
+		Name:      in.Name,
+		BirthDate: in.BirthDate,
+		Estimated: in.BirthEstimated,
+		AgeYears:  in.AgeYears,
+		FootCoat:  in.FootCoat,
+		Pavement:  in.PavementKmWeek,
+		Since:     in.PavementSince,
+		Short:     in.ShortQuicks,
+		Rhythm:    in.Rhythm,
+		Workdays:  in.WorkingWeekdays,
+		Dates:     in.Dates,
+		Once:      in.ComeOnce,
+		WishedGap: in.WishedGapMm,
+		School:    in.School,
+		Colour:    in.NailColour,
+		Takes:     in.TakesIt,
 	}
 	if in.LastDoneWeeks != nil {
 		c.LastDone = &in.LastDoneWeeks
@@ -207,8 +301,19 @@ func handling(h dog.Handling) contract.Handling {
 		}
 	}
 	return contract.Handling{
-		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, ByPaw: byPaw, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
-		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes, LargestCutMm: h.LargestCut, Way: &h.Way, TipsMeanwhile: &h.TipsMeanwhile,
+		Order:         h.Order,
+		OwnOrder:      list(h.OwnOrder),
+		Position:      h.Position,
+		ByPaw:         byPaw,
+		Helper:        h.Helper,
+		Muzzle:        h.Muzzle,
+		Sore:          h.Sore,
+		Noise:         h.Noise,
+		MostNails:     h.MostNails,
+		MostMinutes:   h.MostMinutes,
+		LargestCutMm:  h.LargestCut,
+		Way:           &h.Way,
+		TipsMeanwhile: &h.TipsMeanwhile,
 	}
 }
 
@@ -221,7 +326,18 @@ func handlingOf(in contract.Handling) dog.Handling {
 		byPaw[one.Paw] = one.Position
 	}
 	return dog.Handling{
-		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, ByPaw: byPaw, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
-		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes, LargestCut: in.LargestCutMm, Way: orZero(in.Way), TipsMeanwhile: orZero(in.TipsMeanwhile),
+		Order:         in.Order,
+		OwnOrder:      in.OwnOrder,
+		Position:      in.Position,
+		ByPaw:         byPaw,
+		Helper:        in.Helper,
+		Muzzle:        in.Muzzle,
+		Sore:          in.Sore,
+		Noise:         in.Noise,
+		MostNails:     in.MostNails,
+		MostMinutes:   in.MostMinutes,
+		LargestCut:    in.LargestCutMm,
+		Way:           orZero(in.Way),
+		TipsMeanwhile: orZero(in.TipsMeanwhile),
 	}
 }

@@ -37,7 +37,15 @@ func TestErrorsHaveOneShapeEverywhere(t *testing.T) {
 	assert.Equal(t, 400, status)
 	assert.NotContains(t, string(text), "nullable")
 	many := strings.TrimSuffix(strings.Repeat(`{"code":"LF3","gap_mm":-1,"past_pad":"no"},`, 40), ",")
-	status, text = c.do("POST", at+"/checks", fmt.Sprintf(`{"id":"%s","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[%s]}`, uuid.NewString(), many))
+	status, text = c.do(
+		"POST",
+		at+"/checks",
+		fmt.Sprintf(
+			`{"id":"%s","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[%s]}`,
+			uuid.NewString(),
+			many,
+		),
+	)
 	assert.Equal(t, 400, status)
 	assert.Less(t, len(text), 8<<10)
 }

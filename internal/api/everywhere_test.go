@@ -35,7 +35,18 @@ func TestOneVerdictEverywhere(t *testing.T) {
 	c := newClient(t)
 	var dogs []contract.Dog
 	for i, kg := range []float64{2, 6, 12, 22, 34, 60} {
-		dogs = append(dogs, c.addDog(fmt.Sprintf(`{"name":"Moss %d","age_years":4,"weights":[{"kg":%g}],"pavement_km_week":%d,"dates":%q}`, i, kg, 3*i, []string{"floor", "calendar"}[i%2])))
+		dogs = append(
+			dogs,
+			c.addDog(
+				fmt.Sprintf(
+					`{"name":"Moss %d","age_years":4,"weights":[{"kg":%g}],"pavement_km_week":%d,"dates":%q}`,
+					i,
+					kg,
+					3*i,
+					[]string{"floor", "calendar"}[i%2],
+				),
+			),
+		)
 		for ago := 84; ago > 0; ago -= 14 + 7*(i%2) {
 			c.done(dogs[i], ago, "1,0.5")
 		}
@@ -74,7 +85,8 @@ func TestOneVerdictEverywhere(t *testing.T) {
 				if n.CanWait {
 					assert.Equal(t, verdict.Leave, then[n.Code], "%s %s can wait", d.Name, n.Code)
 				}
-				if kind := then[n.Code]; slices.Contains(view.Next.Nails, n.Code) && (kind == verdict.Trim || kind == verdict.AskFirst) {
+				if kind := then[n.Code]; slices.Contains(view.Next.Nails, n.Code) &&
+					(kind == verdict.Trim || kind == verdict.AskFirst) {
 					worked++
 				}
 			}

@@ -24,29 +24,46 @@ type packageAnswer struct {
 func (a packageAnswer) VisitExportBookResponse(w http.ResponseWriter) error {
 	w.Header().Set("Content-Type", "application/zip")
 	w.Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", a.name))
-	if err := a.write(w); err != nil { // it has begun: what is cut short is no whole ZIP, and says so where it is opened
+	if err := a.write(
+		w,
+	); err != nil { // it has begun: what is cut short is no whole ZIP, and says so where it is opened
 		slog.Warn("an export was broken off", "err", err)
 	}
 	return nil
 }
 
-func (h handlers) ExportBook(ctx context.Context, r contract.ExportBookRequestObject) (contract.ExportBookResponseObject, error) {
+func (h handlers) ExportBook(
+	ctx context.Context,
+	r contract.ExportBookRequestObject,
+) (contract.ExportBookResponseObject, error) {
 	if r.Params.DogId == nil {
-		return packageAnswer{"fribbet-" + h.book.Today().String() + ".zip", func(w io.Writer) error { return h.book.Export(ctx, w, func(int, int) {}) }}, nil
+		return packageAnswer{
+			"fribbet-" + h.book.Today().String() + ".zip",
+			func(w io.Writer) error { return h.book.Export(ctx, w, func(int, int) {}) },
+		}, nil
 	}
 	id := *r.Params.DogId
 	if _, err := h.book.View(ctx, id); err != nil {
 		return nil, err
 	}
-	return packageAnswer{"fribbet-dog-" + strings.Split(id.String(), "-")[0] + ".zip", func(w io.Writer) error { return h.book.ExportDog(ctx, w, id) }}, nil
+	return packageAnswer{
+		"fribbet-dog-" + strings.Split(id.String(), "-")[0] + ".zip",
+		func(w io.Writer) error { return h.book.ExportDog(ctx, w, id) },
+	}, nil
 }
 
-func (h handlers) GetImport(_ context.Context, _ contract.GetImportRequestObject) (contract.GetImportResponseObject, error) {
+func (h handlers) GetImport(
+	_ context.Context,
+	_ contract.GetImportRequestObject,
+) (contract.GetImportResponseObject, error) {
 	running, done, all := h.book.ImportProgress()
 	return contract.GetImport200JSONResponse{Running: running, Done: done, All: all}, nil
 }
 
-func (h handlers) ImportBook(ctx context.Context, r contract.ImportBookRequestObject) (contract.ImportBookResponseObject, error) {
+func (h handlers) ImportBook(
+	ctx context.Context,
+	r contract.ImportBookRequestObject,
+) (contract.ImportBookResponseObject, error) {
 	file, err := os.CreateTemp("", "fribbet-"+uuid.NewString())
 	if err != nil {
 		return nil, err
@@ -69,9 +86,23 @@ func (h handlers) ImportBook(ctx context.Context, r contract.ImportBookRequestOb
 }
 
 func intake(in book.ImportResult) contract.ImportResult {
-	out := contract.ImportResult{Tables: []contract.ImportTable{}, Pictures: in.Picture, Nothing: in.Nothing(), Backup: given(in.Backup)}
+	out := contract.ImportResult{
+		Tables:   []contract.ImportTable{},
+		Pictures: in.Picture,
+		Nothing:  in.Nothing(),
+		Backup:   given(in.Backup),
+	}
 	for _, t := range append(in.Tables, in.Logs) {
-		out.Tables = append(out.Tables, contract.ImportTable{Name: t.Name, New: t.New, Same: t.Same, Different: t.Different, DifferentNames: list(t.DifferentNames)})
+		out.Tables = append(
+			out.Tables,
+			contract.ImportTable{
+				Name:           t.Name,
+				New:            t.New,
+				Same:           t.Same,
+				Different:      t.Different,
+				DifferentNames: list(t.DifferentNames),
+			},
+		)
 	}
 	return out
 }

@@ -52,7 +52,12 @@ func TestABookGoesToAnother(t *testing.T) {
 	_, took, text := to.bring("?take=true", all)
 	for _, table := range took.Tables {
 		if table.Name == "dogs" {
-			assert.Equal(t, contract.ImportTable{Name: "dogs", New: 1, Different: 1, DifferentNames: []string{"Mossy"}}, table, text)
+			assert.Equal(
+				t,
+				contract.ImportTable{Name: "dogs", New: 1, Different: 1, DifferentNames: []string{"Mossy"}},
+				table,
+				text,
+			)
 		}
 	}
 	assert.Equal(t, "Mossy", to.view(d).Dog.Name)
@@ -68,8 +73,20 @@ func TestListsOpenInSpreadsheets(t *testing.T) {
 	c := newClient(t)
 	d := c.addDog(`{"name":"=HYPERLINK(1)","age_years":2,"weights":[{"kg":4}]}`)
 	ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", c.planned(d), 201)
-	ask[contract.Kit](c, "POST", "/api/kit", `{"id":"7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001","kind":"large_plier","name":"@mine"}`, 200)
-	ask[contract.OwnerView](c, "PUT", "/api/owners/7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0002", `{"name":"-cmd","reach":"text","address":"+44 1632 960001"}`, 200)
+	ask[contract.Kit](
+		c,
+		"POST",
+		"/api/kit",
+		`{"id":"7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001","kind":"large_plier","name":"@mine"}`,
+		200,
+	)
+	ask[contract.OwnerView](
+		c,
+		"PUT",
+		"/api/owners/7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0002",
+		`{"name":"-cmd","reach":"text","address":"+44 1632 960001"}`,
+		200,
+	)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(d, "2026-11-26", 600, "agreed"), 200)
 	for path, want := range map[string]string{
 		"/api/sheets/due": "'=HYPERLINK(1)", "/api/sheets/visits": "'=HYPERLINK(1)", "/api/sheets/kit": "'@mine", "/api/sheets/owners": "'+44 1632 960001", "/api/dogs/" + d.Id.String() + "/nails/LF3/sheet": "'=HYPERLINK(1)",

@@ -14,7 +14,10 @@ import (
 	"fribbet/internal/core/record"
 )
 
-func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequestObject) (contract.RecordCheckResponseObject, error) {
+func (h handlers) RecordCheck(
+	ctx context.Context,
+	r contract.RecordCheckRequestObject,
+) (contract.RecordCheckResponseObject, error) {
 	w := speaks(ctx)
 	in := r.Body
 	c := book.Check{ID: in.Id, WalkRound: record.WalkRound{
@@ -26,8 +29,15 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 	for _, l := range in.Looks {
 		with := orZero(l.Means)
 		c.Looks = append(c.Looks, record.Look{
-			Code: l.Code, Gap: read(measure.Gap, l.GapMm, with.Gap), Length: read(measure.Length, l.LengthMm, with.Length), PastPad: l.PastPad != nil && *l.PastPad, Present: l.Present,
-			Colour: l.Colour, Shape: l.Shape, State: l.State, Sure: orZero(l.Sure),
+			Code:    l.Code,
+			Gap:     read(measure.Gap, l.GapMm, with.Gap),
+			Length:  read(measure.Length, l.LengthMm, with.Length),
+			PastPad: l.PastPad != nil && *l.PastPad,
+			Present: l.Present,
+			Colour:  l.Colour,
+			Shape:   l.Shape,
+			State:   l.State,
+			Sure:    orZero(l.Sure),
 		})
 	}
 	if err := h.book.Look(ctx, r.DogId, c); err != nil {
@@ -40,16 +50,32 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 	return contract.RecordCheck201JSONResponse(h.view(w, v)), nil
 }
 
-func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestObject) (contract.GetSectionResponseObject, error) {
+func (h handlers) GetSection(
+	ctx context.Context,
+	r contract.GetSectionRequestObject,
+) (contract.GetSectionResponseObject, error) {
 	s, margin, err := h.book.Section(ctx, r.DogId, r.Code, r.Params.MarginMm, r.Params.SliversMm)
 	if err != nil {
 		return nil, err
 	}
 	out := contract.GetSection200JSONResponse{
-		Bar: rank([]feet.Reading{s.Reading}).Bars[0], RateSource: s.RateFrom, MarginMm: margin, MostMarginMm: due.MostMargin, SliverMm: record.Sliver, Outline: outline(s.Stance.Outline()),
-		Quick: outline(s.Stance.Quick(s.Quick)), QuickShort: outline(s.Stance.Quick(s.QuickShort)), QuickLong: outline(s.Stance.Quick(s.QuickLong)),
-		Centre: point(s.Stance.Centre()), TurnDegDay: claw.Degrees(s.TurnPerDay), ReachMm: s.Stance.Reach(),
-		Groove: point(s.Stance.Groove(s.Quick)), Hook: point(s.Stance.Hook(s.Quick)), DaysToFloor: wholeDays(s.Days),
+		Bar:          rank([]feet.Reading{s.Reading}).Bars[0],
+		RateSource:   s.RateFrom,
+		MarginMm:     margin,
+		MostMarginMm: due.MostMargin,
+		SliverMm:     record.Sliver,
+		Outline:      outline(s.Stance.Outline()),
+		Quick: outline(
+			s.Stance.Quick(s.Quick),
+		),
+		QuickShort:  outline(s.Stance.Quick(s.QuickShort)),
+		QuickLong:   outline(s.Stance.Quick(s.QuickLong)),
+		Centre:      point(s.Stance.Centre()),
+		TurnDegDay:  claw.Degrees(s.TurnPerDay),
+		ReachMm:     s.Stance.Reach(),
+		Groove:      point(s.Stance.Groove(s.Quick)),
+		Hook:        point(s.Stance.Hook(s.Quick)),
+		DaysToFloor: wholeDays(s.Days),
 	}
 	out.Slivers = []contract.Outline{}
 	for _, ends := range s.Slivers {
@@ -57,7 +83,13 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 	}
 	if !s.Measured.On.IsZero() {
 		read := s.Measured.Range()
-		out.Measured = &contract.MeasuredLength{On: s.Measured.On, Mm: read.Value, LowMm: read.Low, HighMm: read.High, By: s.Measured.By}
+		out.Measured = &contract.MeasuredLength{
+			On:     s.Measured.On,
+			Mm:     read.Value,
+			LowMm:  read.Low,
+			HighMm: read.High,
+			By:     s.Measured.By,
+		}
 	}
 	for _, c := range s.Cuts {
 		cut := schoolCut(c.Cut)
@@ -67,12 +99,20 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 	return out, nil
 }
 
-func (h handlers) GetForecast(ctx context.Context, r contract.GetForecastRequestObject) (contract.GetForecastResponseObject, error) {
+func (h handlers) GetForecast(
+	ctx context.Context,
+	r contract.GetForecastRequestObject,
+) (contract.GetForecastResponseObject, error) {
 	f, err := h.book.Forecast(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}
-	out := contract.GetForecast200JSONResponse{Days: f.Days, TouchInDays: wholeDays(f.Touch), Touching: list(f.Touching), Bars: []contract.ForecastBar{}}
+	out := contract.GetForecast200JSONResponse{
+		Days:        f.Days,
+		TouchInDays: wholeDays(f.Touch),
+		Touching:    list(f.Touching),
+		Bars:        []contract.ForecastBar{},
+	}
 	for day := range f.Days[len(f.Days)-1] + 1 {
 		out.Dates = append(out.Dates, h.book.Today().AddDays(day))
 	}
@@ -92,7 +132,13 @@ func (h handlers) GetForecast(ctx context.Context, r contract.GetForecastRequest
 
 func (handlers) CalcCuts(_ context.Context, r contract.CalcCutsRequestObject) (contract.CalcCutsResponseObject, error) {
 	in := r.Body
-	c := claw.Claw{Length: in.LengthMm, BaseAngle: claw.Radians(in.BaseAngleDeg), Radius: in.RadiusMm, Depth: in.DepthMm, Taper: in.Taper}
+	c := claw.Claw{
+		Length:    in.LengthMm,
+		BaseAngle: claw.Radians(in.BaseAngleDeg),
+		Radius:    in.RadiusMm,
+		Depth:     in.DepthMm,
+		Taper:     in.Taper,
+	}
 	faults := c.Check()
 	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, fault.MM)
 	faults.Range("quick_mm", in.QuickMm, 0, in.LengthMm, "mm (no more than the nail is long)")

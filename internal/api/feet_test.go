@@ -25,7 +25,9 @@ func TestAWalkRoundIsKeptOnceAndChangesTheNails(t *testing.T) {
 	c := newClient(t)
 	dog := c.addDog(moss)
 	path := "/api/dogs/" + dog.Id.String() + "/checks"
-	body := check(`{"code":"LF3","gap_mm":0.76,"colour":"light","shape":"hooked"},{"code":"RF1","shape":"curled"},{"code":"LH4","state":"torn"}`)
+	body := check(
+		`{"code":"LF3","gap_mm":0.76,"colour":"light","shape":"hooked"},{"code":"RF1","shape":"curled"},{"code":"LH4","state":"torn"}`,
+	)
 	seen := ask[contract.DogView](c, "POST", path, body, 201)
 	assert.Equal(t, 2, seen.Dog.Version)
 	assert.Equal(t, "light", string(seen.Rank.Bars[2].Colour))
@@ -111,11 +113,15 @@ func TestTheCaliperStreams(t *testing.T) {
 	defer server.Close()
 	stream, err := http.Get(server.URL + "/api/caliper/readings")
 	require.NoError(t, err)
-	defer stream.Body.Close() //nolint:errcheck // a stream is left, not read to its end
+	defer stream.Body.Close()
 	lines := bufio.NewScanner(stream.Body)
 	require.True(t, lines.Scan(), "it says that it is linked")
 	for _, sends := range []string{"length", "garbage", "unplug"} {
-		answer, err := http.Post(server.URL+"/api/caliper/stand-in", "application/json", strings.NewReader(`{"jaw_mm":12.53,"sends":"`+sends+`"}`))
+		answer, err := http.Post(
+			server.URL+"/api/caliper/stand-in",
+			"application/json",
+			strings.NewReader(`{"jaw_mm":12.53,"sends":"`+sends+`"}`),
+		)
 		require.NoError(t, err)
 		assert.Equal(t, 204, answer.StatusCode)
 		require.NoError(t, answer.Body.Close())

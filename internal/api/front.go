@@ -44,7 +44,10 @@ func front(files fs.FS) gin.HandlerFunc {
 		if !is(files, name) {
 			name = "index.html"
 			if !is(files, name) {
-				c.String(http.StatusServiceUnavailable, "The front end is not built into this program: run make build.\n")
+				c.String(
+					http.StatusServiceUnavailable,
+					"The front end is not built into this program: run make build.\n",
+				)
 				return
 			}
 		}

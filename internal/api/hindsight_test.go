@@ -55,7 +55,12 @@ func TestHowRightItWas(t *testing.T) {
 	assert.Equal(t, got.Cuts, whole.Said.Cuts, "one dog together is that dog")
 	assert.Equal(t, got.Quarters, whole.Said.Quarters)
 	c.addDog(moss)
-	assert.Equal(t, 1, ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200).Dogs, "kept until it is asked for anew")
+	assert.Equal(
+		t,
+		1,
+		ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200).Dogs,
+		"kept until it is asked for anew",
+	)
 	ask[contract.WholeHindsight](c, "GET", "/api/hindsight?anew=true", "", 200)
 	require.Eventually(t, func() bool {
 		return ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200).Dogs == 2
@@ -73,7 +78,16 @@ func TestHowRightItWas(t *testing.T) {
 	told := *anew().Said
 	c.now = c.now.Add(time.Minute)
 	assert.Equal(t, told, *anew().Said, "what is kept of each dog comes to the same")
-	ask[contract.DogView](c, "POST", at+"/sittings", fmt.Sprintf(`{"id":%q,"records":[{"code":"LF3","cuts_mm":[0.5],"tool":"small_plier","blood":false}]}`, uuid.NewString()), 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		at+"/sittings",
+		fmt.Sprintf(
+			`{"id":%q,"records":[{"code":"LF3","cuts_mm":[0.5],"tool":"small_plier","blood":false}]}`,
+			uuid.NewString(),
+		),
+		201,
+	)
 	c.now = c.now.Add(time.Minute)
 	assert.Equal(t, told.Cuts.All+1, anew().Said.Cuts.All, "and what was told since is added")
 	status, _ := c.do("GET", "/api/dogs/"+uuid.NewString()+"/hindsight", "")
@@ -88,5 +102,9 @@ func TestHowRightItWas(t *testing.T) {
 	require.Less(t, status, 300, string(text))
 	theirs := ask[contract.Hindsight](c, "GET", at+"/hindsight", "", 200)
 	assert.Equal(t, "Ada Reed", theirs.Name)
-	assert.Equal(t, ask[contract.Hindsight](c, "GET", "/api/dogs/"+d.Id.String()+"/hindsight", "", 200).Quarters, theirs.Quarters)
+	assert.Equal(
+		t,
+		ask[contract.Hindsight](c, "GET", "/api/dogs/"+d.Id.String()+"/hindsight", "", 200).Quarters,
+		theirs.Quarters,
+	)
 }

@@ -85,15 +85,40 @@ func TestWhateverTheBookHoldsEveryScreenAnswers(t *testing.T) {
 	}
 	c, dogs := groomers(t, 60, 30)
 	one, other := "/api/dogs/"+dogs[0].Id.String(), "/api/dogs/"+dogs[1].Id.String()
-	ask[contract.DogView](c, "POST", one+"/checks", fmt.Sprintf(`{"id":"%s","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"LF3","gap_mm":1.5,"length_mm":14,"past_pad":false}]}`, uuid.NewString()), 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		one+"/checks",
+		fmt.Sprintf(
+			`{"id":"%s","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"LF3","gap_mm":1.5,"length_mm":14,"past_pad":false}]}`,
+			uuid.NewString(),
+		),
+		201,
+	)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-25", 600, "agreed"), 200)
-	ask[contract.DogLadders](c, "POST", one+"/ladders", fmt.Sprintf(`{"id":"%s","kind":"grinder"}`, uuid.NewString()), 200)
+	ask[contract.DogLadders](
+		c,
+		"POST",
+		one+"/ladders",
+		fmt.Sprintf(`{"id":"%s","kind":"grinder"}`, uuid.NewString()),
+		200,
+	)
 	sound := filepath.Join(t.TempDir(), "sound.db")
 	require.NoError(t, c.kept.Backup(t.Context(), sound))
 	book, err := os.ReadFile(sound)
 	require.NoError(t, err)
 
-	lists := []string{"/api/due", "/api/settings", "/api/calendar", "/api/kit", "/api/ladders", "/api/round/week", "/api/round/days/2026-11-25", "/api/round/calls", "/api/owners"}
+	lists := []string{
+		"/api/due",
+		"/api/settings",
+		"/api/calendar",
+		"/api/kit",
+		"/api/ladders",
+		"/api/round/week",
+		"/api/round/days/2026-11-25",
+		"/api/round/calls",
+		"/api/owners",
+	}
 	ofDog := []string{"", "/plan", "/history?of=LF3", "/rhythms", "/forecast", "/nails/LF3", "/visits"}
 	for _, statement := range hostile {
 		t.Run(statement, func(t *testing.T) {

@@ -65,7 +65,7 @@ func TestAChangeIsHeardOfAtOnce(t *testing.T) {
 	require.NoError(t, err)
 	stream, err := http.DefaultClient.Do(request)
 	require.NoError(t, err)
-	defer stream.Body.Close() //nolint:errcheck // it is given up
+	defer stream.Body.Close()
 	lines := bufio.NewScanner(stream.Body)
 	require.True(t, lines.Scan())
 	assert.Equal(t, ": linked", lines.Text())

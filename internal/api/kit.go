@@ -17,7 +17,10 @@ func (h handlers) GetKit(ctx context.Context, _ contract.GetKitRequestObject) (c
 	return contract.GetKit200JSONResponse{KitJSONResponse: out}, err
 }
 
-func (h handlers) AddKitItem(ctx context.Context, r contract.AddKitItemRequestObject) (contract.AddKitItemResponseObject, error) {
+func (h handlers) AddKitItem(
+	ctx context.Context,
+	r contract.AddKitItemRequestObject,
+) (contract.AddKitItemResponseObject, error) {
 	if r.Body.Id == nil {
 		return nil, fault.Fields{{Name: "id", Value: "nothing", Want: say.Of(mustBeANewId)}}
 	}
@@ -28,7 +31,10 @@ func (h handlers) AddKitItem(ctx context.Context, r contract.AddKitItemRequestOb
 	return contract.AddKitItem200JSONResponse{KitJSONResponse: out}, err
 }
 
-func (h handlers) ChangeKitItem(ctx context.Context, r contract.ChangeKitItemRequestObject) (contract.ChangeKitItemResponseObject, error) {
+func (h handlers) ChangeKitItem(
+	ctx context.Context,
+	r contract.ChangeKitItemRequestObject,
+) (contract.ChangeKitItemResponseObject, error) {
 	if r.Body.Version == nil {
 		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: say.Of(mustBeTheVersionOfThe)}}
 	}
@@ -39,7 +45,10 @@ func (h handlers) ChangeKitItem(ctx context.Context, r contract.ChangeKitItemReq
 	return contract.ChangeKitItem200JSONResponse{KitJSONResponse: out}, err
 }
 
-func (h handlers) RemoveKitItem(ctx context.Context, r contract.RemoveKitItemRequestObject) (contract.RemoveKitItemResponseObject, error) {
+func (h handlers) RemoveKitItem(
+	ctx context.Context,
+	r contract.RemoveKitItemRequestObject,
+) (contract.RemoveKitItemResponseObject, error) {
 	if err := h.book.RemoveKitItem(ctx, r.ItemId); err != nil {
 		return nil, err
 	}
@@ -47,7 +56,10 @@ func (h handlers) RemoveKitItem(ctx context.Context, r contract.RemoveKitItemReq
 	return contract.RemoveKitItem200JSONResponse{KitJSONResponse: out}, err
 }
 
-func (h handlers) ServiceKitItem(ctx context.Context, r contract.ServiceKitItemRequestObject) (contract.ServiceKitItemResponseObject, error) {
+func (h handlers) ServiceKitItem(
+	ctx context.Context,
+	r contract.ServiceKitItemRequestObject,
+) (contract.ServiceKitItemResponseObject, error) {
 	if err := h.book.ServiceKitItem(ctx, r.ItemId, h.book.Today()); err != nil {
 		return nil, err
 	}
@@ -55,7 +67,10 @@ func (h handlers) ServiceKitItem(ctx context.Context, r contract.ServiceKitItemR
 	return contract.ServiceKitItem200JSONResponse{KitJSONResponse: out}, err
 }
 
-func (h handlers) UndoKitService(ctx context.Context, r contract.UndoKitServiceRequestObject) (contract.UndoKitServiceResponseObject, error) {
+func (h handlers) UndoKitService(
+	ctx context.Context,
+	r contract.UndoKitServiceRequestObject,
+) (contract.UndoKitServiceResponseObject, error) {
 	if err := h.book.UndoKitService(ctx, r.ItemId); err != nil {
 		return nil, err
 	}
@@ -84,10 +99,31 @@ func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
 	for _, p := range pieces {
 		s := p.State
 		one := contract.KitItem{
-			Id: p.ID, Version: p.Version, Kind: p.Item.Kind, Shelf: p.Item.Kind.Shelf(), Name: p.Item.Name, Guard: p.Item.Guard,
-			Grit: given(p.Item.Grit), Tip: given(p.Item.Tip), OnItemId: idOf(p.Item.On), Expires: dated(p.Item.Expires), Stock: given(p.Item.Stock),
-			Level: s.Level, Counts: s.Counts, Used: s.Used, Limit: finite(s.Limit), Told: s.Told, Assumed: p.Use.Assumed,
-			Words: w.Say(s.Words), Service: contract.KitItemService(p.Item.Service()), Serviced: dated(p.Serviced.On), Usable: s.Usable(),
+			Id:      p.ID,
+			Version: p.Version,
+			Kind:    p.Item.Kind,
+			Shelf:   p.Item.Kind.Shelf(),
+			Name:    p.Item.Name,
+			Guard:   p.Item.Guard,
+			Grit: given(
+				p.Item.Grit,
+			),
+			Tip:      given(p.Item.Tip),
+			OnItemId: idOf(p.Item.On),
+			Expires:  dated(p.Item.Expires),
+			Stock:    given(p.Item.Stock),
+			Level:    s.Level,
+			Counts:   s.Counts,
+			Used:     s.Used,
+			Limit:    finite(s.Limit),
+			Told:     s.Told,
+			Assumed:  p.Use.Assumed,
+			Words: w.Say(
+				s.Words,
+			),
+			Service:  contract.KitItemService(p.Item.Service()),
+			Serviced: dated(p.Serviced.On),
+			Usable:   s.Usable(),
 		}
 		if tool, is := p.Item.Kind.Tool(); is {
 			one.Tool = &tool
@@ -101,7 +137,11 @@ func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
 		fresh := kit.Item{Kind: k}
 		state := fresh.StateOn(h.book.Today(), kit.Use{})
 		out.Kinds = append(out.Kinds, contract.KitKindInfo{
-			Kind: k, Shelf: k.Shelf(), Counts: state.Counts, Abrasive: fresh.Abrasive(), UsualLimit: finite(state.Limit),
+			Kind:       k,
+			Shelf:      k.Shelf(),
+			Counts:     state.Counts,
+			Abrasive:   fresh.Abrasive(),
+			UsualLimit: finite(state.Limit),
 		})
 	}
 	return out, nil

@@ -9,19 +9,28 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) ReadList(ctx context.Context, r contract.ReadListRequestObject) (contract.ReadListResponseObject, error) {
+func (h handlers) ReadList(
+	ctx context.Context,
+	r contract.ReadListRequestObject,
+) (contract.ReadListResponseObject, error) {
 	w := speaks(ctx)
 	read, err := h.book.ReadList(ctx, listOf(r.Body))
 	return contract.ReadList200JSONResponse(listRead(w, read)), err
 }
 
-func (h handlers) TakeList(ctx context.Context, r contract.TakeListRequestObject) (contract.TakeListResponseObject, error) {
+func (h handlers) TakeList(
+	ctx context.Context,
+	r contract.TakeListRequestObject,
+) (contract.TakeListResponseObject, error) {
 	w := speaks(ctx)
 	taken, err := h.book.TakeList(ctx, r.ListId, listOf(r.Body))
 	return contract.TakeList200JSONResponse(listRead(w, taken)), err
 }
 
-func (h handlers) TakeListBack(ctx context.Context, r contract.TakeListBackRequestObject) (contract.TakeListBackResponseObject, error) {
+func (h handlers) TakeListBack(
+	ctx context.Context,
+	r contract.TakeListBackRequestObject,
+) (contract.TakeListBackResponseObject, error) {
 	stay, err := h.book.TakeListBack(ctx, r.ListId)
 	return contract.TakeListBack200JSONResponse{Stay: stay}, err
 }
@@ -44,8 +53,15 @@ func whose(in *contract.ListInput) book.Whose {
 
 func listRead(w words.Words, r book.ListRead) contract.ListRead {
 	out := contract.ListRead{
-		Header: list(r.Header), Separator: r.Separator, Encoding: r.Encoding, Columns: list(r.Columns), Rows: []contract.ListRow{},
-		Owners: len(r.Brought.Owners), Dogs: len(r.Brought.Dogs),
+		Header: list(
+			r.Header,
+		),
+		Separator: r.Separator,
+		Encoding:  r.Encoding,
+		Columns:   list(r.Columns),
+		Rows:      []contract.ListRow{},
+		Owners:    len(r.Brought.Owners),
+		Dogs:      len(r.Brought.Dogs),
 	}
 	for _, row := range r.Rows {
 		one := listRow(w, row)
@@ -59,7 +75,12 @@ func listRead(w words.Words, r book.ListRead) contract.ListRead {
 }
 
 func listRow(w words.Words, r roster.Row) contract.ListRow {
-	out := contract.ListRow{Line: r.Line, Owner: r.Owner.Name, Address: r.Owner.Address, Refused: []contract.FieldError{}}
+	out := contract.ListRow{
+		Line:    r.Line,
+		Owner:   r.Owner.Name,
+		Address: r.Owner.Address,
+		Refused: []contract.FieldError{},
+	}
 	for _, f := range r.Refused {
 		out.Refused = append(out.Refused, fieldError(w, f))
 	}

@@ -69,7 +69,13 @@ func TestLongListsAndNoLists(t *testing.T) {
 		fmt.Fprintf(&text, "Owner %d;Dog %d;%d lb;%d months\n", i/2, i, 9+i%80, 5+i%100)
 	}
 	columns := []roster.Column{roster.Owner, roster.Dog, roster.Weight, roster.Age}
-	took := ask[contract.ListRead](c, "PUT", "/api/lists/"+uuid.NewString(), listBody(t, text.String(), columns...), 200)
+	took := ask[contract.ListRead](
+		c,
+		"PUT",
+		"/api/lists/"+uuid.NewString(),
+		listBody(t, text.String(), columns...),
+		200,
+	)
 	assert.Equal(t, []int{300, 600, 0}, []int{took.Owners, took.Dogs, took.Refused})
 	for text, want := range map[string]string{
 		"":                                      "must be a table",
@@ -80,7 +86,11 @@ func TestLongListsAndNoLists(t *testing.T) {
 		assert.Equal(t, 422, status)
 		assert.Contains(t, string(body), want)
 	}
-	status, body := c.do("POST", "/api/lists/read", fmt.Sprintf(`{"text":%q,"columns":["dog"]}`, base64.StdEncoding.EncodeToString([]byte("a,b\n1,2\n"))))
+	status, body := c.do(
+		"POST",
+		"/api/lists/read",
+		fmt.Sprintf(`{"text":%q,"columns":["dog"]}`, base64.StdEncoding.EncodeToString([]byte("a,b\n1,2\n"))),
+	)
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(body), "columns")
 }
@@ -88,7 +98,13 @@ func TestLongListsAndNoLists(t *testing.T) {
 // Owners are joined by number or mail, never by name alone: a second owner of the same name is asked for, row by row.
 func TestASecondOwnerOfANameIsAskedFor(t *testing.T) {
 	c := newClient(t)
-	ask[contract.OwnerView](c, "PUT", "/api/owners/"+uuid.NewString(), `{"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011"}`, 200)
+	ask[contract.OwnerView](
+		c,
+		"PUT",
+		"/api/owners/"+uuid.NewString(),
+		`{"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011"}`,
+		200,
+	)
 	text := "Owner,Phone,Dog,Weight,Age\nottoline  reed,+44-1632-960011,Fig,21,5\nOttoline Reed,+44 1632 960099,Sedge,9,4\n"
 	read := ask[contract.ListRead](c, "POST", "/api/lists/read", listBody(t, text), 200)
 	assert.Zero(t, read.Owners)
@@ -103,7 +119,13 @@ func TestASecondOwnerOfANameIsAskedFor(t *testing.T) {
 		assert.Equal(t, owners, read.Owners, answer)
 		assert.True(t, read.Rows[1].Asks, "it can be answered otherwise")
 	}
-	ask[contract.ListRead](c, "PUT", "/api/lists/"+uuid.NewString(), strings.TrimSuffix(listBody(t, text), "}")+`,"others":[3]}`, 200)
+	ask[contract.ListRead](
+		c,
+		"PUT",
+		"/api/lists/"+uuid.NewString(),
+		strings.TrimSuffix(listBody(t, text), "}")+`,"others":[3]}`,
+		200,
+	)
 	assert.Len(t, ask[contract.Owners](c, "GET", "/api/owners?search=ottoline", "", 200).Owners, 2)
 }
 
@@ -115,7 +137,13 @@ func TestTheExampleListIsTaken(t *testing.T) {
 	read := ask[contract.ListRead](c, "POST", "/api/lists/read", listBody(t, string(example)), 200)
 	assert.Equal(t, []int{2, 3, 0}, []int{read.Owners, read.Dogs, read.Refused})
 
-	body := jsonOf(t, contract.ListInput{Text: []byte("sep=;\nDogs of spring\nHund;Gewicht;geb.\nFig;20,5;3. März 2021\n"), Months: []string{"Januar", "Februar", "März"}})
+	body := jsonOf(
+		t,
+		contract.ListInput{
+			Text:   []byte("sep=;\nDogs of spring\nHund;Gewicht;geb.\nFig;20,5;3. März 2021\n"),
+			Months: []string{"Januar", "Februar", "März"},
+		},
+	)
 	read = ask[contract.ListRead](c, "POST", "/api/lists/read", body, 200)
 	require.Len(t, read.Rows, 1)
 	assert.Equal(t, 4, read.Rows[0].Line)

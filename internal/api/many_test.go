@@ -30,8 +30,15 @@ func TestManyClientsAtOnce(t *testing.T) {
 					}
 				}
 				if i == 0 { // every date is stale again
-					margin := fmt.Sprintf(`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1.%d,"working_weekdays":["mon","fri"]}`, round)
-					request, err := http.NewRequest(http.MethodPut, c.server.URL+"/api/settings", strings.NewReader(margin))
+					margin := fmt.Sprintf(
+						`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1.%d,"working_weekdays":["mon","fri"]}`,
+						round,
+					)
+					request, err := http.NewRequest(
+						http.MethodPut,
+						c.server.URL+"/api/settings",
+						strings.NewReader(margin),
+					)
 					assert.NoError(t, err)
 					request.Header.Set("Content-Type", "application/json")
 					response, err := http.DefaultClient.Do(request)

@@ -23,7 +23,13 @@ func TestWhatANumberWasReadWithIsKept(t *testing.T) {
 	}
 	assert.Nil(t, ask[contract.Section](c, "GET", at+"/nails/LF3", "", 200).Measured, "nobody read it yet")
 
-	ask[contract.DogView](c, "POST", at+"/checks", check(`{"code":"LF3","length_mm":15,"means":{"length":{"by":"eye"}}}`), 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		at+"/checks",
+		check(`{"code":"LF3","length_mm":15,"means":{"length":{"by":"eye"}}}`),
+		201,
+	)
 	assert.Equal(t, measure.Eye, read().By)
 	assert.InDelta(t, 2*1.645*1.5, read().HighMm-read().LowMm, 0.01)
 
@@ -31,15 +37,36 @@ func TestWhatANumberWasReadWithIsKept(t *testing.T) {
 		return `{"id":"` + id + `","records":[{"code":"LF3","cuts_mm":[],"tool":"large_plier","reaction":"calm","blood":false,"length_after_mm":14.5` + means + `}]}`
 	}
 	id := uuid.NewString()
-	ask[contract.DogView](c, "POST", at+"/sittings", tally(id, `,"means":{"length_after":{"by":"caliper","sd_mm":0.2}}`), 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		at+"/sittings",
+		tally(id, `,"means":{"length_after":{"by":"caliper","sd_mm":0.2}}`),
+		201,
+	)
 	assert.Equal(t, measure.Caliper, read().By)
 	assert.InDelta(t, 2*1.645*0.2, read().HighMm-read().LowMm, 0.01)
-	ask[contract.DogView](c, "POST", at+"/sittings", tally(id, `,"means":{"length_after":{"by":"caliper","sd_mm":0.2}}`), 201) // the same again
+	ask[contract.DogView](
+		c,
+		"POST",
+		at+"/sittings",
+		tally(id, `,"means":{"length_after":{"by":"caliper","sd_mm":0.2}}`),
+		201,
+	) // the same again
 	status, _ := c.do("POST", at+"/sittings", tally(id, ""))
 	assert.Equal(t, 409, status, "the same number by other means is another record")
 
 	sat := at + "/sittings/" + uuid.NewString() + "/events"
-	ask[contract.Bench](c, "POST", sat, told(`"kind":"started","tool":"large_plier"`, `"kind":"measured","nail":"LF3","measure":"length_before","mm":14,"by":"eye","sd_mm":1`), 200)
+	ask[contract.Bench](
+		c,
+		"POST",
+		sat,
+		told(
+			`"kind":"started","tool":"large_plier"`,
+			`"kind":"measured","nail":"LF3","measure":"length_before","mm":14,"by":"eye","sd_mm":1`,
+		),
+		200,
+	)
 	assert.Equal(t, measure.Eye, read().By)
 
 	for body, want := range map[string]string{
@@ -52,7 +79,11 @@ func TestWhatANumberWasReadWithIsKept(t *testing.T) {
 		assert.Contains(t, []int{400, 422}, status, string(text))
 		assert.Contains(t, string(text), want)
 	}
-	status, text := c.do("POST", at+"/checks", check(`{"code":"LF3","gap_mm":1,"means":{"gap":{"by":"caliper","sd_mm":9}}}`))
+	status, text := c.do(
+		"POST",
+		at+"/checks",
+		check(`{"code":"LF3","gap_mm":1,"means":{"gap":{"by":"caliper","sd_mm":9}}}`),
+	)
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(text), `"field":"looks[0].means.gap.sd_mm"`)
 }

@@ -53,7 +53,8 @@ func TestAPlanSentTwiceIsOnePlan(t *testing.T) {
 	assert.Equal(t, first.Dog.Version, again.Dog.Version)
 }
 
-// Worked on the 20th without a connection, sent on the 24th: kept under the 20th. A clock that cannot be right counts for nothing.
+// Worked on the 20th without a connection, sent on the 24th: kept under the 20th. A clock that cannot be right counts
+// for nothing.
 func TestATapIsKeptUnderItsOwnDay(t *testing.T) {
 	for at, day := range map[string]string{
 		"2026-11-20T15:00:00Z": "2026-11-20", "2020-01-01T00:00:00Z": "2026-11-24", "2026-11-30T00:00:00Z": "2026-11-24",
@@ -73,7 +74,11 @@ func TestATapIsKeptUnderItsOwnDayWhateverWasToldSince(t *testing.T) {
 	look := `{"id":"` + uuid.NewString() + `","on":"2026-11-22","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`
 	ask[contract.DogView](c, "POST", at+"/checks", look, 201)
 	sat := at + "/sittings/" + uuid.NewString() + "/events"
-	body := strings.ReplaceAll(told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LF3","mm":1`, `"kind":"ended"`), "2026-11-24T", "2026-11-20T")
+	body := strings.ReplaceAll(
+		told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LF3","mm":1`, `"kind":"ended"`),
+		"2026-11-24T",
+		"2026-11-20T",
+	)
 	assert.Equal(t, "2026-11-20", ask[contract.Bench](c, "POST", sat, body, 200).On.String())
 	assert.Equal(t, "2026-11-20", c.view(d).Sittings[0].On.String())
 }
@@ -87,7 +92,11 @@ func TestALongLogStaysQuickAndEnds(t *testing.T) {
 	for batch := range 9 {
 		notes := make([]string, 500)
 		for i := range notes {
-			notes[i] = fmt.Sprintf(`{"id":"n%d.%d","at":"2026-11-24T09:00:00Z","kind":"note","note":"half asleep"}`, batch, i)
+			notes[i] = fmt.Sprintf(
+				`{"id":"n%d.%d","at":"2026-11-24T09:00:00Z","kind":"note","note":"half asleep"}`,
+				batch,
+				i,
+			)
 		}
 		from := time.Now()
 		ask[contract.Bench](c, "POST", sat, `{"events":[`+strings.Join(notes, ",")+`]}`, 200)
@@ -109,7 +118,10 @@ func TestANumberFarFromWhatIsKnownIsAskedForAgain(t *testing.T) {
 	at := "/api/dogs/" + c.addDog(moss).Id.String() + "/sittings"
 	sat := at + "/" + uuid.NewString() + "/events"
 	groove := func(mm, more string) string {
-		return told(`"kind":"started","tool":"file"`, `"kind":"landmark","nail":"LF3","landmark":"groove","mm":`+mm+more)
+		return told(
+			`"kind":"started","tool":"file"`,
+			`"kind":"landmark","nail":"LF3","landmark":"groove","mm":`+mm+more,
+		)
 	}
 	refused := ask[contract.Problem](c, "POST", sat, groove("35", ""), 422)
 	assert.Equal(t, "events[1]", refused.Errors[0].Field)
@@ -155,7 +167,13 @@ func TestAFinishedLadderAnswers(t *testing.T) {
 	var last contract.DogLadders
 	for range 40 {
 		for range 3 {
-			last = ask[contract.DogLadders](c, "POST", at+"/"+id+"/tries", `{"id":"`+uuid.NewString()+`","reaction":"calm"}`, 200)
+			last = ask[contract.DogLadders](
+				c,
+				"POST",
+				at+"/"+id+"/tries",
+				`{"id":"`+uuid.NewString()+`","reaction":"calm"}`,
+				200,
+			)
 		}
 		c.now = c.now.AddDate(0, 0, 1)
 	}

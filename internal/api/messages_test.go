@@ -34,7 +34,13 @@ func posted(t *testing.T, dogs int) (c *client, all []contract.Dog, g *standin.G
 		ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", c.planned(d), 201)
 		c.now = c.now.AddDate(0, 0, 40)
 		owner := uuid.NewString()
-		ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner, fmt.Sprintf(`{"name":"Owner %d","reach":"text","address":"+44 1632 96%04d","may_offer":true}`, i, i), 200)
+		ask[contract.OwnerView](
+			c,
+			"PUT",
+			"/api/owners/"+owner,
+			fmt.Sprintf(`{"name":"Owner %d","reach":"text","address":"+44 1632 96%04d","may_offer":true}`, i, i),
+			200,
+		)
 		c.do("PUT", "/api/dogs/"+d.Id.String()+"/owner", fmt.Sprintf(`{"owner_id":%q}`, owner))
 		all = append(all, d)
 	}
@@ -49,7 +55,13 @@ func posted(t *testing.T, dogs int) (c *client, all []contract.Dog, g *standin.G
 
 func (c *client) offers(d contract.Dog) contract.Message {
 	c.t.Helper()
-	return ask[contract.Message](c, "PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, d.Id), 200)
+	return ask[contract.Message](
+		c,
+		"PUT",
+		"/api/messages/"+uuid.NewString(),
+		fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, d.Id),
+		200,
+	)
 }
 
 func (c *client) message(id uuid.UUID) contract.Message {
@@ -82,7 +94,11 @@ func TestOwnersAnswer(t *testing.T) {
 	require.Len(t, visits, 1)
 	assert.Equal(t, round.Agreed, visits[0].State)
 	assert.Contains(t, c.message(third.Id).Said, "asked again in 2 weeks")
-	status, text := c.do("PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, dogs[3].Id))
+	status, text := c.do(
+		"PUT",
+		"/api/messages/"+uuid.NewString(),
+		fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, dogs[3].Id),
+	)
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(text), "said stop")
 
@@ -96,7 +112,12 @@ func TestOwnersAnswer(t *testing.T) {
 	assert.Len(t, ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[1].Id.String()+"/visits", "", 200).Visits, 1)
 	require.NoError(t, g.Answer(sent[4].ID, "1")) // twice
 	post()
-	assert.Len(t, ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[1].Id.String()+"/visits", "", 200).Visits, 1, "one place, whatever comes twice")
+	assert.Len(
+		t,
+		ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[1].Id.String()+"/visits", "", 200).Visits,
+		1,
+		"one place, whatever comes twice",
+	)
 	require.NoError(t, g.Answer(first.Id.String(), "who is this?"))
 	post()
 	assert.Equal(t, round.MessagePerson, c.message(first.Id).State)
@@ -106,11 +127,29 @@ func TestOwnersAnswer(t *testing.T) {
 func TestWhoWasWrittenToStays(t *testing.T) {
 	c, _, _, _ := posted(t, 0)
 	at := "/api/lists/" + uuid.NewString()
-	ask[contract.ListRead](c, "PUT", at, listBody(t, "Owner,Phone,Dog,Weight,Age\nOttoline Reed,+44 1632 960011,Fig,21,5\nTobin Marsh,,Sedge,9,4\n"), 200)
+	ask[contract.ListRead](
+		c,
+		"PUT",
+		at,
+		listBody(t, "Owner,Phone,Dog,Weight,Age\nOttoline Reed,+44 1632 960011,Fig,21,5\nTobin Marsh,,Sedge,9,4\n"),
+		200,
+	)
 	owner := ask[contract.Owners](c, "GET", "/api/owners?search=Ottoline", "", 200).Owners[0]
 	fig := owner.Dogs[0].DogId.String()
-	ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner.Id.String(), `{"version":1,"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011","may_offer":true}`, 200)
-	ask[contract.Message](c, "PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, fig), 200)
+	ask[contract.OwnerView](
+		c,
+		"PUT",
+		"/api/owners/"+owner.Id.String(),
+		`{"version":1,"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011","may_offer":true}`,
+		200,
+	)
+	ask[contract.Message](
+		c,
+		"PUT",
+		"/api/messages/"+uuid.NewString(),
+		fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, fig),
+		200,
+	)
 	assert.Equal(t, 1, ask[contract.ListBack](c, "DELETE", at, "", 200).Stay)
 	assert.Len(t, ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners, 1)
 }
@@ -119,7 +158,13 @@ func TestWhoWasWrittenToStays(t *testing.T) {
 func TestTomorrowsOwnersAreReminded(t *testing.T) {
 	c, dogs, g, post := posted(t, 1)
 	owner := ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners[0]
-	ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner.Id.String(), `{"version":1,"name":"Owner","reach":"text","address":"+44 1632 960000","may_remind":true}`, 200)
+	ask[contract.OwnerView](
+		c,
+		"PUT",
+		"/api/owners/"+owner.Id.String(),
+		`{"version":1,"name":"Owner","reach":"text","address":"+44 1632 960000","may_remind":true}`,
+		200,
+	)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-25", round.At(10, 0), "agreed"), 200)
 	week := ask[contract.WorkingWeek](c, "GET", "/api/round/week", "", 200)
 	assert.Len(t, week.Texts, 7)
@@ -187,7 +232,13 @@ func TestAMovedVisitIsToldAgain(t *testing.T) {
 	require.NotNil(t, day("2026-11-26").Tell)
 	assert.Equal(t, round.TellAgreed, *day("2026-11-26").Tell)
 	tell := func(kind string) contract.Message {
-		return ask[contract.Message](c, "PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":%q}`, dogs[0].Id, kind), 200)
+		return ask[contract.Message](
+			c,
+			"PUT",
+			"/api/messages/"+uuid.NewString(),
+			fmt.Sprintf(`{"dog_id":%q,"kind":%q}`, dogs[0].Id, kind),
+			200,
+		)
 	}
 	tell("agreed")
 	c.now = c.now.Add(time.Minute)
@@ -213,7 +264,11 @@ func TestAMovedVisitIsToldAgain(t *testing.T) {
 func TestDueAndNothingAgreed(t *testing.T) {
 	c, dogs, _, _ := posted(t, 1)
 	path, body := "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"due"}`, dogs[0].Id)
-	assert.Regexp(t, `^Dog 0's nails are due \w+ \d+ \w+, and no time is agreed yet`, ask[contract.Message](c, "PUT", path, body, 200).Text)
+	assert.Regexp(
+		t,
+		`^Dog 0's nails are due \w+ \d+ \w+, and no time is agreed yet`,
+		ask[contract.Message](c, "PUT", path, body, 200).Text,
+	)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-26", round.At(10, 0), "agreed"), 200)
 	status, text := c.do("PUT", "/api/messages/"+uuid.NewString(), body)
 	assert.Equal(t, 422, status)

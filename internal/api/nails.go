@@ -13,7 +13,10 @@ import (
 	"fribbet/internal/core/state"
 )
 
-func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) (contract.CalcNailsResponseObject, error) {
+func (handlers) CalcNails(
+	_ context.Context,
+	r contract.CalcNailsRequestObject,
+) (contract.CalcNailsResponseObject, error) {
 	in := r.Body
 	told := state.Question{
 		Where: growth.Where{Age: in.AgeWeeks, Weight: in.WeightKg, Pavement: in.PavementKmWeek},
@@ -36,11 +39,21 @@ func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) 
 	if err != nil {
 		return nil, err
 	}
-	out := contract.CalcNails200JSONResponse{Gross: meanSD(s.Gross(where)), Rest: meanSD(s.Rest()), FaceScale: s.Faces[:]}
+	out := contract.CalcNails200JSONResponse{
+		Gross:     meanSD(s.Gross(where)),
+		Rest:      meanSD(s.Rest()),
+		FaceScale: s.Faces[:],
+	}
 	out.Nails = make([]contract.NailKnown, len(s.Nails))
 	for i, n := range s.Nails {
 		one := &out.Nails[i]
-		one.Code, one.Length, one.Spare, one.Rate = n.Code, meanSD(s.Length(i)), meanSD(s.Spare(i)), meanSD(s.Rate(i, where))
+		one.Code, one.Length, one.Spare, one.Rate = n.Code, meanSD(
+			s.Length(i),
+		), meanSD(
+			s.Spare(i),
+		), meanSD(
+			s.Rate(i, where),
+		)
 		if !n.Code.Dewclaw() {
 			one.GrowthToFloor = of(meanSD(s.ToFloor(i)))
 		}
@@ -50,9 +63,17 @@ func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) 
 
 func nailEvent(in contract.NailEvent) state.Event {
 	e := state.Event{
-		On: in.On, Nail: in.Nail, Trim: in.Kind == contract.NailEventKindTrim,
-		Length: read(measure.Length, in.LengthMm, nil), After: read(measure.Length, in.LengthAfterMm, nil),
-		Gap: read(measure.Gap, in.GapMm, &contract.ReadWith{By: of(measure.Caliper)}), Left: read(measure.Quick, in.SpareLeftMm, nil),
+		On:     in.On,
+		Nail:   in.Nail,
+		Trim:   in.Kind == contract.NailEventKindTrim,
+		Length: read(measure.Length, in.LengthMm, nil),
+		After:  read(measure.Length, in.LengthAfterMm, nil),
+		Gap: read(
+			measure.Gap,
+			in.GapMm,
+			&contract.ReadWith{By: of(measure.Caliper)},
+		),
+		Left: read(measure.Quick, in.SpareLeftMm, nil),
 	}
 	if e.Trim {
 		e.Length = read(measure.Length, in.LengthBeforeMm, nil)

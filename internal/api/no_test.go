@@ -26,12 +26,31 @@ func TestADogThatSaidNoIsLeftToItsTraining(t *testing.T) {
 		for reaction, days := range map[temper.Reaction]int{temper.Snapping: 28, temper.Fighting: 14} {
 			t.Run(role+" "+string(reaction), func(t *testing.T) {
 				c := newClient(t)
-				ask[contract.Settings](c, "PUT", "/api/settings", fmt.Sprintf(`{"role":%q,"length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri","sat","sun"]}`, role), 200)
+				ask[contract.Settings](
+					c,
+					"PUT",
+					"/api/settings",
+					fmt.Sprintf(
+						`{"role":%q,"length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri","sat","sun"]}`,
+						role,
+					),
+					200,
+				)
 				d := c.addDog(moss)
 				at := "/api/dogs/" + d.Id.String()
 				sat := at + "/sittings/" + uuid.NewString()
-				b := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"started","tool":"large_plier"`, `"kind":"cut","nail":"LH3","mm":0.5`, `"kind":"done","nail":"LH3"`,
-					fmt.Sprintf(`"kind":"reaction","nail":"RF3","reaction":%q`, reaction)), 200)
+				b := ask[contract.Bench](
+					c,
+					"POST",
+					sat+"/events",
+					told(
+						`"kind":"started","tool":"large_plier"`,
+						`"kind":"cut","nail":"LH3","mm":0.5`,
+						`"kind":"done","nail":"LH3"`,
+						fmt.Sprintf(`"kind":"reaction","nail":"RF3","reaction":%q`, reaction),
+					),
+					200,
+				)
 				require.NotNil(t, b.Answer)
 				assert.Equal(t, string(reaction), string(b.Answer.Key))
 				assert.Equal(t, nail.RF, *b.Answer.Paw)
@@ -75,9 +94,18 @@ func TestADogThatSaidNoIsLeftToItsTraining(t *testing.T) {
 					assert.Contains(t, *would.Breaks, "no trim before "+short(until))
 					there := visitAt()
 					ask[contract.Visit](c, "PUT", there, visit+`,"anyway":true}`, 200)
-					assert.Equal(t, *would.Breaks, d.Name+" "+*ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Visits[0].Breaks)
+					assert.Equal(
+						t,
+						*would.Breaks,
+						d.Name+" "+*ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Visits[0].Breaks,
+					)
 					_, feed := c.do("GET", ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path, "")
-					assert.Contains(t, strings.ReplaceAll(string(feed), "\r\n ", ""), "DESCRIPTION:"+d.Name+" snapped", "the calendar's visit says it too")
+					assert.Contains(
+						t,
+						strings.ReplaceAll(string(feed), "\r\n ", ""),
+						"DESCRIPTION:"+d.Name+" snapped",
+						"the calendar's visit says it too",
+					)
 					ask[contract.Visit](c, "PUT", there, strings.Replace(visit, "agreed", "called_off", 1)+`}`, 200)
 				}
 				for _, n := range view.Next.PerNail {
@@ -108,7 +136,18 @@ func TestNoMoodIsToldThatNobodySaid(t *testing.T) {
 	d := c.addDog(moss)
 	at := "/api/dogs/" + d.Id.String()
 	sat := at + "/sittings/" + uuid.NewString()
-	ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"started","tool":"large_plier"`, `"kind":"cut","nail":"LH3","mm":0.5`, `"kind":"done","nail":"LH3"`, `"kind":"ended"`), 200)
+	ask[contract.Bench](
+		c,
+		"POST",
+		sat+"/events",
+		told(
+			`"kind":"started","tool":"large_plier"`,
+			`"kind":"cut","nail":"LH3","mm":0.5`,
+			`"kind":"done","nail":"LH3"`,
+			`"kind":"ended"`,
+		),
+		200,
+	)
 	ask[contract.DogView](c, "POST", at+"/sittings", c.planned(d), http.StatusCreated)
 	for _, path := range []string{at, at + "/plan", sat + "/card", sat + "/bench", "/api/due"} {
 		_, text := c.do("GET", path, "")
@@ -136,13 +175,22 @@ func TestTheArrivalMovesWhatIsBelieved(t *testing.T) {
 	before := left()
 	sat := at + "/sittings/" + uuid.NewString() + "/events"
 	seen := func(touching string) string {
-		return fmt.Sprintf(`{"events":[{"id":"s","at":"2026-11-27T09:00:00Z","kind":"started","tool":"large_plier"},{"id":"a","at":"2026-11-27T09:00:00Z","kind":"arrival","arrival":{"touching":%q}}]}`, touching)
+		return fmt.Sprintf(
+			`{"events":[{"id":"s","at":"2026-11-27T09:00:00Z","kind":"started","tool":"large_plier"},{"id":"a","at":"2026-11-27T09:00:00Z","kind":"arrival","arrival":{"touching":%q}}]}`,
+			touching,
+		)
 	}
 	p := ask[contract.Problem](c, "POST", sat, seen("many"), 400)
 	assert.Contains(t, fmt.Sprint(p.Errors), "touching")
 	b := ask[contract.Bench](c, "POST", sat, seen("most"), 200)
 	assert.Equal(t, "most", string(*b.Arrival.Touching))
-	ask[contract.Bench](c, "POST", sat, `{"events":[{"id":"u","at":"2026-11-27T09:01:00Z","kind":"reaction","nail":"LF3","reaction":"uneasy"}]}`, 200)
+	ask[contract.Bench](
+		c,
+		"POST",
+		sat,
+		`{"events":[{"id":"u","at":"2026-11-27T09:01:00Z","kind":"reaction","nail":"LF3","reaction":"uneasy"}]}`,
+		200,
+	)
 	assert.Less(t, left(), before-1, "with the first that is told of a nail it is a trim")
 	_, text := c.do("POST", sat, strings.ReplaceAll(seen("some"), `"id":"a"`, `"id":"again"`))
 	assert.Contains(t, string(text), "already")

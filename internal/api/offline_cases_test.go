@@ -15,8 +15,8 @@ import (
 	"fribbet/internal/api/contract"
 )
 
-// offlineCase is what a bench without its server must show: the server's last answer, taps that wait, and what the server
-// comes to by them. web/src/local/offline.test.ts holds the browser to it.
+// offlineCase is what a bench without its server must show: the server's last answer, taps that wait, and what the
+// server comes to by them. web/src/local/offline.test.ts holds the browser to it.
 type offlineCase struct {
 	Name    string
 	Before  offlineBench
@@ -98,12 +98,21 @@ func TestOfflineCasesAreTheServers(t *testing.T) {
 			}
 			return strings.Split(text, " | ")
 		}
-		before := ask[contract.Bench](c, "POST", sat, told(append([]string{`"kind":"started","id":"s0","tool":"large_plier"`}, events(one.before)...)...), 200)
+		before := ask[contract.Bench](
+			c,
+			"POST",
+			sat,
+			told(append([]string{`"kind":"started","id":"s0","tool":"large_plier"`}, events(one.before)...)...),
+			200,
+		)
 		pending := told(events(one.pending)...)
 		after := ask[contract.Bench](c, "POST", sat, pending, 200)
 		var waits struct{ Events []json.RawMessage }
 		require.NoError(t, json.Unmarshal([]byte(pending), &waits))
-		cases = append(cases, offlineCase{one.name, offline(t, before, one.codes), waits.Events, offline(t, after, one.codes)})
+		cases = append(
+			cases,
+			offlineCase{one.name, offline(t, before, one.codes), waits.Events, offline(t, after, one.codes)},
+		)
 	}
 	text, err := json.MarshalIndent(cases, "", " ")
 	require.NoError(t, err)
@@ -113,5 +122,10 @@ func TestOfflineCasesAreTheServers(t *testing.T) {
 	}
 	kept, err := os.ReadFile(file)
 	require.NoError(t, err)
-	assert.True(t, bytes.Equal(kept, text), "%s is not what the server says: UPDATE=1 go test -run OfflineCases ./internal/api", file)
+	assert.True(
+		t,
+		bytes.Equal(kept, text),
+		"%s is not what the server says: UPDATE=1 go test -run OfflineCases ./internal/api",
+		file,
+	)
 }

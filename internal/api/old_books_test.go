@@ -22,13 +22,13 @@ func oldBook(t *testing.T, name string) *client {
 	t.Helper()
 	packed, err := os.Open(filepath.Join("testdata", "books", name+".db.gz"))
 	require.NoError(t, err)
-	defer packed.Close() //nolint:errcheck // it was only read
+	defer packed.Close()
 	unpacked, err := gzip.NewReader(packed)
 	require.NoError(t, err)
 	path := filepath.Join(t.TempDir(), "book.db")
 	made, err := os.Create(path)
 	require.NoError(t, err)
-	_, err = io.Copy(made, unpacked) //nolint:gosec // our own
+	_, err = io.Copy(made, unpacked)
 	require.NoError(t, err)
 	require.NoError(t, made.Close())
 	return clientOf(t, path)
@@ -86,7 +86,11 @@ func TestABookOfAnEarlierRevisionHasEverythingStill(t *testing.T) {
 				assert.True(t, first.Records[2].Blood)
 				assert.True(t, first.Records[3].TookForce)
 				assert.Equal(t, []float64{14, 12.5, 0.76, 2}, []float64{
-					second.Records[8].LengthBefore.MM, second.Records[8].LengthAfter.MM, second.Records[8].GapAfter.MM, second.Records[9].SpareLeft.MM})
+					second.Records[8].LengthBefore.MM,
+					second.Records[8].LengthAfter.MM,
+					second.Records[8].GapAfter.MM,
+					second.Records[9].SpareLeft.MM,
+				})
 				used := map[string]float64{}
 				for _, item := range ask[contract.Kit](c, "GET", "/api/kit", "", 200).Items {
 					used[item.Name] = item.Used
@@ -105,7 +109,9 @@ func TestABookOfAnEarlierRevisionHasEverythingStill(t *testing.T) {
 			assert.Equal(t, "2026-06-01", bench.On.String())
 			told := told(`"kind":"note","id":"later","note":"the 1th"`)
 			ask[contract.Bench](c, "POST", at+"/"+numbered(21)+"/events", told, 200)
-			other := `{"id":"` + numbered(21) + `","records":[{"code":"LF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false}]}`
+			other := `{"id":"` + numbered(
+				21,
+			) + `","records":[{"code":"LF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false}]}`
 			refused := ask[contract.Problem](c, "POST", at, other, 409)
 			assert.Contains(t, refused.Detail, "2026-06-01")
 			c.do("GET", at+"/"+numbered(26)+"/bench", "") // taken back: it stays so
@@ -127,10 +133,16 @@ func TestAnOldSittingSentAgainIsThatSitting(t *testing.T) {
 		return ask[contract.DueList](c, "GET", "/api/due?search="+name, "", 200).Dogs[0].DogId.String()
 	}
 	id := idOf("%D0%B6%D1%83%D1%87")
-	body := `{"id":"` + numbered(27) + `","on":"2026-10-10","records":[{"code":"LH3","cuts_mm":[0.5],"tool":"small_scissor","reaction":"fighting","blood":false}]}`
+	body := `{"id":"` + numbered(
+		27,
+	) + `","on":"2026-10-10","records":[{"code":"LH3","cuts_mm":[0.5],"tool":"small_scissor","reaction":"fighting","blood":false}]}`
 	ask[contract.DogView](c, "POST", "/api/dogs/"+id+"/sittings", body, 201)
 	ask[contract.Problem](c, "POST", "/api/dogs/"+id+"/sittings", strings.Replace(body, "0.5", "0.7", 1), 409)
-	assert.Contains(t, ask[contract.Problem](c, "POST", "/api/dogs/"+idOf("moss")+"/sittings", body, 409).Detail, "a trim of another dog")
+	assert.Contains(
+		t,
+		ask[contract.Problem](c, "POST", "/api/dogs/"+idOf("moss")+"/sittings", body, 409).Detail,
+		"a trim of another dog",
+	)
 	kept, err := c.kept.Sittings(t.Context(), uuid.MustParse(id))
 	require.NoError(t, err)
 	require.Len(t, kept, 1)

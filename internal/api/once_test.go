@@ -20,7 +20,11 @@ func TestTheSameIDWithOtherContentIsTold(t *testing.T) {
 	id := func() string { return uuid.NewString() }
 	check, item, climb, try, list, sitting := id(), id(), id(), id(), id(), id()
 	walked := func(clicks bool) string {
-		return fmt.Sprintf(`{"id":"%s","clicks":%t,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`, check, clicks)
+		return fmt.Sprintf(
+			`{"id":"%s","clicks":%t,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`,
+			check,
+			clicks,
+		)
 	}
 	piece := func(kind string) string {
 		return fmt.Sprintf(`{"id":"%s","kind":"%s","name":"","guard":false}`, item, kind)
@@ -57,7 +61,15 @@ func TestOfTwoUnderOneIDAtOnceOneIsTold(t *testing.T) {
 		answers := make([]int, 2)
 		for i := range 2 {
 			both.Go(func() {
-				answers[i], _ = c.do("POST", "/api/dogs/"+dogs[0].Id.String()+"/checks", fmt.Sprintf(`{"id":"%s","clicks":%t,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`, id, i == 0))
+				answers[i], _ = c.do(
+					"POST",
+					"/api/dogs/"+dogs[0].Id.String()+"/checks",
+					fmt.Sprintf(
+						`{"id":"%s","clicks":%t,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`,
+						id,
+						i == 0,
+					),
+				)
 			})
 		}
 		both.Wait()

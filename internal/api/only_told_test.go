@@ -15,8 +15,12 @@ import (
 
 // stated is what a book in which nobody told it must not state: a mood, a floor, a curl, an amount.
 var stated = map[string]*regexp.Regexp{
-	"a mood":    regexp.MustCompile(`(?i)"worst_reaction"|"reaction":"|calm throughout|took it (calmly|well)|thank .* calm`),
-	"a floor":   regexp.MustCompile(`(?i)\b[LR][FH][1-5] (reaches|reach|touches|touch|on) the floor|: touches the floor|"touches the floor"`),
+	"a mood": regexp.MustCompile(
+		`(?i)"worst_reaction"|"reaction":"|calm throughout|took it (calmly|well)|thank .* calm`,
+	),
+	"a floor": regexp.MustCompile(
+		`(?i)\b[LR][FH][1-5] (reaches|reach|touches|touch|on) the floor|: touches the floor|"touches the floor"`,
+	),
 	"a curl":    regexp.MustCompile(`(?i)[LR][FH]1 (starts? to )?curls?\b|dewclaw curling|"curls:|a curling dewclaw`),
 	"an amount": regexp.MustCompile(`"removed_mm":(0\.\d*[1-9]|[1-9])`),
 }

@@ -49,7 +49,11 @@ func TestABookMayLetItsOwnRecordSayWhatIsUsual(t *testing.T) {
 	assert.False(t, growth.Used)
 	assert.Greater(t, growth.After, growth.Before)
 	use := func(is bool) {
-		status, text := c.do("PUT", "/api/hindsight/own", fmt.Sprintf(`{"kind":"growth","class_under_kg":%g,"use":%t}`, growth.ClassUnderKg, is))
+		status, text := c.do(
+			"PUT",
+			"/api/hindsight/own",
+			fmt.Sprintf(`{"kind":"growth","class_under_kg":%g,"use":%t}`, growth.ClassUnderKg, is),
+		)
 		require.Equal(t, 204, status, string(text))
 	}
 	use(true)

@@ -15,7 +15,10 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-func (h handlers) AddPicture(ctx context.Context, r contract.AddPictureRequestObject) (contract.AddPictureResponseObject, error) {
+func (h handlers) AddPicture(
+	ctx context.Context,
+	r contract.AddPictureRequestObject,
+) (contract.AddPictureResponseObject, error) {
 	data, err := io.ReadAll(r.Body)
 	if err != nil {
 		return nil, err
@@ -34,7 +37,10 @@ func (h handlers) AddPicture(ctx context.Context, r contract.AddPictureRequestOb
 	return contract.AddPicture200JSONResponse(picture(p)), err
 }
 
-func (h handlers) GetPictures(ctx context.Context, r contract.GetPicturesRequestObject) (contract.GetPicturesResponseObject, error) {
+func (h handlers) GetPictures(
+	ctx context.Context,
+	r contract.GetPicturesRequestObject,
+) (contract.GetPicturesResponseObject, error) {
 	all, err := h.book.Pictures(ctx, r.DogId)
 	out := contract.GetPictures200JSONResponse{Pictures: []contract.Picture{}}
 	for _, p := range all {
@@ -43,26 +49,47 @@ func (h handlers) GetPictures(ctx context.Context, r contract.GetPicturesRequest
 	return out, err
 }
 
-func (h handlers) RemovePicture(ctx context.Context, r contract.RemovePictureRequestObject) (contract.RemovePictureResponseObject, error) {
+func (h handlers) RemovePicture(
+	ctx context.Context,
+	r contract.RemovePictureRequestObject,
+) (contract.RemovePictureResponseObject, error) {
 	return contract.RemovePicture204Response{}, h.book.RemovePicture(ctx, r.DogId, r.PictureId)
 }
 
-func (h handlers) GetPicturesKept(ctx context.Context, _ contract.GetPicturesKeptRequestObject) (contract.GetPicturesKeptResponseObject, error) {
+func (h handlers) GetPicturesKept(
+	ctx context.Context,
+	_ contract.GetPicturesKeptRequestObject,
+) (contract.GetPicturesKeptResponseObject, error) {
 	k, err := h.book.PicturesKept(ctx)
 	return contract.GetPicturesKept200JSONResponse{Pictures: k.Pictures, Bytes: k.Bytes, Place: k.Place}, err
 }
 
-func (h handlers) GetPicture(ctx context.Context, r contract.GetPictureRequestObject) (contract.GetPictureResponseObject, error) {
+func (h handlers) GetPicture(
+	ctx context.Context,
+	r contract.GetPictureRequestObject,
+) (contract.GetPictureResponseObject, error) {
 	data, err := h.book.PictureFile(ctx, r.Hash, orZero(r.Params.Small))
 	return contract.GetPicture200ImagejpegResponse{
-		Body: bytes.NewReader(data), ContentLength: int64(len(data)),
-		Headers: contract.GetPicture200ResponseHeaders{CacheControl: of("private, max-age=31536000, immutable")}, // it is named after what it is
+		Body:          bytes.NewReader(data),
+		ContentLength: int64(len(data)),
+		Headers: contract.GetPicture200ResponseHeaders{
+			CacheControl: of("private, max-age=31536000, immutable"),
+		}, // it is named after what it is
 	}, err
 }
 
-func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObject) (contract.ReadPhotoResponseObject, error) {
+func (h handlers) ReadPhoto(
+	ctx context.Context,
+	r contract.ReadPhotoRequestObject,
+) (contract.ReadPhotoResponseObject, error) {
 	in := r.Body
-	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Reference(in.Reference), MM: orZero(in.KnownMm), Held: photo.Holding(cmp.Or(string(orZero(in.Held)), string(photo.Unsure)))}
+	s := photo.Shot{
+		Width:     in.Width,
+		Height:    in.Height,
+		Reference: photo.Reference(in.Reference),
+		MM:        orZero(in.KnownMm),
+		Held:      photo.Holding(cmp.Or(string(orZero(in.Held)), string(photo.Unsure))),
+	}
 	s.Handles = pixels(in.Handles)
 	at := func(p *contract.PicturePoint) *photo.Point {
 		if p == nil {
@@ -71,11 +98,29 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 		return of(pixel(*p))
 	}
 	m := photo.Marks{
-		Coat: pixel(in.Coat), Tip: pixel(in.Tip), Ridge: at(in.Ridge), Groove: at(in.Groove), Pink: at(in.Pink), Pad: at(in.Pad), Floor: at(in.Floor), Low: at(in.Low),
+		Coat: pixel(
+			in.Coat,
+		),
+		Tip:    pixel(in.Tip),
+		Ridge:  at(in.Ridge),
+		Groove: at(in.Groove),
+		Pink:   at(in.Pink),
+		Pad:    at(in.Pad),
+		Floor:  at(in.Floor),
+		Low:    at(in.Low),
 	}
 	asked := book.PhotoAsked{Shot: s, Marks: m, PictureID: orZero(in.PictureId)}
 	if in.Side != nil {
-		asked.Side = &photo.Side{Shot: photo.Shot{Width: in.Side.Width, Height: in.Side.Height, Reference: photo.Card, Handles: pixels(in.Side.Handles)}, Coat: pixel(in.Side.Coat), Tip: pixel(in.Side.Tip)}
+		asked.Side = &photo.Side{
+			Shot: photo.Shot{
+				Width:     in.Side.Width,
+				Height:    in.Side.Height,
+				Reference: photo.Card,
+				Handles:   pixels(in.Side.Handles),
+			},
+			Coat: pixel(in.Side.Coat),
+			Tip:  pixel(in.Side.Tip),
+		}
 		asked.SideID = orZero(in.Side.PictureId)
 	}
 	read, err := h.book.ReadPhoto(ctx, r.DogId, r.Code, asked)
@@ -106,7 +151,13 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 		out.Grid = grid
 	}
 	if read.Stands != nil {
-		out.Stands = &contract.PhotoStands{Depth: photoRange(read.Stands.Depth), LeanDeg: read.Stands.Lean.Value, LeanLowDeg: read.Stands.Lean.Low, LeanHighDeg: read.Stands.Lean.High, ApartDeg: read.Stands.Apart}
+		out.Stands = &contract.PhotoStands{
+			Depth:       photoRange(read.Stands.Depth),
+			LeanDeg:     read.Stands.Lean.Value,
+			LeanLowDeg:  read.Stands.Lean.Low,
+			LeanHighDeg: read.Stands.Lean.High,
+			ApartDeg:    read.Stands.Apart,
+		}
 	}
 	return out, nil
 }
@@ -130,7 +181,16 @@ func photoRange(e estimate.Estimate) contract.PhotoNumber {
 }
 
 func picture(p book.Picture) contract.Picture {
-	out := contract.Picture{Id: p.ID, Paw: p.Paw, On: p.On, Hash: p.Hash, Width: p.Width, Height: p.Height, Bytes: p.Bytes, Corners: pixelsOf(p.Corners)}
+	out := contract.Picture{
+		Id:      p.ID,
+		Paw:     p.Paw,
+		On:      p.On,
+		Hash:    p.Hash,
+		Width:   p.Width,
+		Height:  p.Height,
+		Bytes:   p.Bytes,
+		Corners: pixelsOf(p.Corners),
+	}
 	if p.End != nil {
 		out.Code = &p.End.Code
 	}

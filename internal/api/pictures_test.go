@@ -25,7 +25,12 @@ import (
 // taken is a picture of two nails of known length beside a card, and its bytes.
 func taken(t *testing.T, light float64, card bool) (standin.Taken, string) {
 	t.Helper()
-	return takenFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 15, About: 30, Turned: 3}, light, card)
+	return takenFrom(
+		t,
+		photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 15, About: 30, Turned: 3},
+		light,
+		card,
+	)
 }
 
 func takenFrom(t *testing.T, look photo.Looking, light float64, card bool) (standin.Taken, string) {
@@ -45,7 +50,12 @@ func takenFrom(t *testing.T, look photo.Looking, light float64, card bool) (stan
 
 func (c *client) keepsPicture(d contract.Dog, data string) contract.Picture {
 	c.t.Helper()
-	status, text := c.send("PUT", fmt.Sprintf("/api/dogs/%s/pictures/%s?paw=LF", d.Id, uuid.New()), "application/octet-stream", data)
+	status, text := c.send(
+		"PUT",
+		fmt.Sprintf("/api/dogs/%s/pictures/%s?paw=LF", d.Id, uuid.New()),
+		"application/octet-stream",
+		data,
+	)
 	require.Equal(c.t, 200, status, string(text))
 	var out contract.Picture
 	require.NoError(c.t, json.Unmarshal(text, &out))
@@ -62,9 +72,28 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	k, data := taken(t, 1, true)
 	p := c.keepsPicture(d, data)
 	require.Len(t, p.Corners, 4, "the card was found")
-	in := contract.PhotoInput{Width: p.Width, Height: p.Height, Reference: "card", Held: of(contract.PhotoInputHeld("beside")), PictureId: &p.Id, Handles: p.Corners}
+	in := contract.PhotoInput{
+		Width:     p.Width,
+		Height:    p.Height,
+		Reference: "card",
+		Held:      of(contract.PhotoInputHeld("beside")),
+		PictureId: &p.Id,
+		Handles:   p.Corners,
+	}
 	m := k.Nails[0].Marks
-	in.Coat, in.Tip, in.Ridge, in.Floor, in.Low, in.Groove = xy(m.Coat), xy(m.Tip), of(xy(*m.Ridge)), of(xy(*m.Floor)), of(xy(*m.Low)), of(xy(*m.Groove))
+	in.Coat, in.Tip, in.Ridge, in.Floor, in.Low, in.Groove = xy(
+		m.Coat,
+	), xy(
+		m.Tip,
+	), of(
+		xy(*m.Ridge),
+	), of(
+		xy(*m.Floor),
+	), of(
+		xy(*m.Low),
+	), of(
+		xy(*m.Groove),
+	)
 	path := fmt.Sprintf("/api/dogs/%s/nails/LF2/photo", d.Id)
 	read := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, in), 200)
 	assert.InDelta(t, 17, read.Length.Mm, 0.4, "by the corners that were guessed")
@@ -79,10 +108,34 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	unsettled := in
 	unsettled.Held = of(contract.PhotoInputHeld("unsure"))
 	settled := unsettled // by a second picture from the side
-	beside, shot := takenFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5}, 1, true)
+	beside, shot := takenFrom(
+		t,
+		photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5},
+		1,
+		true,
+	)
 	q, to := c.keepsPicture(d, shot), beside.Nails[0].Marks
-	settled.Side = &contract.PhotoSide{Width: q.Width, Height: q.Height, Handles: append(q.Corners[2:], q.Corners[:2]...), PictureId: &q.Id, Coat: xy(to.Coat), Tip: xy(to.Tip)}
-	one, two := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, unsettled), 200), ask[contract.PhotoRead](c, "POST", path, jsonOf(t, settled), 200)
+	settled.Side = &contract.PhotoSide{
+		Width:     q.Width,
+		Height:    q.Height,
+		Handles:   append(q.Corners[2:], q.Corners[:2]...),
+		PictureId: &q.Id,
+		Coat:      xy(to.Coat),
+		Tip:       xy(to.Tip),
+	}
+	one, two := ask[contract.PhotoRead](
+		c,
+		"POST",
+		path,
+		jsonOf(t, unsettled),
+		200,
+	), ask[contract.PhotoRead](
+		c,
+		"POST",
+		path,
+		jsonOf(t, settled),
+		200,
+	)
 	assert.Less(t, two.Length.SdMm, 0.5*one.Length.SdMm, "the range is half as wide")
 	assert.InDelta(t, 17, two.Length.Mm, two.Length.HighMm-two.Length.Mm)
 	assert.InDelta(t, 0, two.Stands.Depth.Mm, two.Stands.Depth.HighMm-two.Stands.Depth.Mm, "it is in the card's plane")
@@ -105,7 +158,13 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 
 	of := func(by string, sd float64) contract.Bar {
 		dog := c.addDog(moss)
-		check := fmt.Sprintf(`{"id":%q,"clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"LF2","length_mm":%f,"means":{"length":{"by":%q,"sd_mm":%f}}}]}`, uuid.NewString(), read.Length.Mm, by, sd)
+		check := fmt.Sprintf(
+			`{"id":%q,"clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"LF2","length_mm":%f,"means":{"length":{"by":%q,"sd_mm":%f}}}]}`,
+			uuid.NewString(),
+			read.Length.Mm,
+			by,
+			sd,
+		)
 		status, text := c.do("POST", "/api/dogs/"+dog.Id.String()+"/checks", check)
 		require.Less(t, status, 300, string(text))
 		for _, bar := range c.view(dog).Rank.Bars {
@@ -117,7 +176,12 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	}
 	wide := func(b contract.Bar) float64 { return b.Length.HighMm - b.Length.LowMm }
 	assert.InDelta(t, read.Length.Mm, of(string(measure.Photo), 0.4).Length.Mm, 0.5)
-	assert.Greater(t, wide(of(string(measure.Photo), 0.9)), wide(of(string(measure.Photo), 0.3)), "each with its own range")
+	assert.Greater(
+		t,
+		wide(of(string(measure.Photo), 0.9)),
+		wide(of(string(measure.Photo), 0.3)),
+		"each with its own range",
+	)
 
 	in.Handles[0], in.Handles[1] = in.Handles[1], in.Handles[0]
 	status, text := c.do("POST", path, jsonOf(t, in))
@@ -175,7 +239,12 @@ func TestPicturesThatCannotBe(t *testing.T) {
 	d := c.addDog(moss)
 	_, data := taken(t, 1, false)
 	put := func(query, data string) (int, string) {
-		status, text := c.send("PUT", fmt.Sprintf("/api/dogs/%s/pictures/%s?%s", d.Id, uuid.New(), query), "application/octet-stream", data)
+		status, text := c.send(
+			"PUT",
+			fmt.Sprintf("/api/dogs/%s/pictures/%s?%s", d.Id, uuid.New(), query),
+			"application/octet-stream",
+			data,
+		)
 		return status, string(text)
 	}
 	for _, one := range []struct {
@@ -195,7 +264,12 @@ func TestPicturesThatCannotBe(t *testing.T) {
 	assert.Empty(t, bare.Corners, "no card, no guess")
 	_, dark := taken(t, 0.12, true)
 	assert.NotZero(t, c.keepsPicture(d, dark).Width, "dark, and kept all the same")
-	status, _ := c.send("PUT", fmt.Sprintf("/api/dogs/%s/pictures/%s?paw=LF", uuid.New(), uuid.New()), "application/octet-stream", data)
+	status, _ := c.send(
+		"PUT",
+		fmt.Sprintf("/api/dogs/%s/pictures/%s?paw=LF", uuid.New(), uuid.New()),
+		"application/octet-stream",
+		data,
+	)
 	assert.Equal(t, 404, status)
 	for _, hash := range []string{"ab", string(bytes.Repeat([]byte("0"), 64))} {
 		status, _ := c.do("GET", "/api/pictures/"+hash, "")

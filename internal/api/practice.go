@@ -16,7 +16,10 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject) (contract.PractiseResponseObject, error) {
+func (h handlers) Practise(
+	ctx context.Context,
+	r contract.PractiseRequestObject,
+) (contract.PractiseResponseObject, error) {
 	in := r.Body
 	moves := make([]practice.Move, len(in.Moves))
 	for i, m := range in.Moves {
@@ -36,8 +39,16 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	w := speaks(ctx)
 	stance := g.Hung()
 	out := contract.Practise200JSONResponse{
-		Code: g.Code, Colour: contract.PracticeGameColour(g.Colour), WeightKg: g.Weight, LengthMm: g.Claw.Length, Whole: outline(g.Whole().Outline()), Outline: outline(stance.Outline()),
-		Steps: []contract.PracticeStep{}, Over: g.Over, Bled: g.Bled, Says: lines(w, g.Says()),
+		Code:     g.Code,
+		Colour:   contract.PracticeGameColour(g.Colour),
+		WeightKg: g.Weight,
+		LengthMm: g.Claw.Length,
+		Whole:    outline(g.Whole().Outline()),
+		Outline:  outline(stance.Outline()),
+		Steps:    []contract.PracticeStep{},
+		Over:     g.Over,
+		Bled:     g.Bled,
+		Says:     lines(w, g.Says()),
 	}
 	if g.Over {
 		out.Quick = of(outline(stance.Quick(g.Claw.Length - g.Left)))
@@ -81,7 +92,10 @@ func practiceStep(w words.Words, g practice.Game, s practice.Step) contract.Prac
 	return out
 }
 
-func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject) (contract.NameEndsResponseObject, error) {
+func (h handlers) NameEnds(
+	ctx context.Context,
+	r contract.NameEndsRequestObject,
+) (contract.NameEndsResponseObject, error) {
 	ends, named, err := h.book.NameEnds(ctx, orZero(r.Body.Id), r.Body.Seed, r.Body.Said)
 	if err != nil {
 		return nil, err
@@ -90,7 +104,11 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 	for i, e := range ends[:min(len(ends), named.Asked+1)] {
 		light := e.Colour == nail.Light
 		faces := quick.Faces(e.Colour)
-		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: drawn.CutEnd(e.Face, light, e.Drawn)}
+		one := contract.EndToName{
+			Light:   light,
+			Faces:   faces[:len(faces)-1],
+			Picture: drawn.CutEnd(e.Face, light, e.Drawn),
+		}
 		if i < named.Asked {
 			one.Face = of(e.Face)
 		}
@@ -99,7 +117,10 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 	return out, nil
 }
 
-func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesRequestObject) (contract.AnswerScenesResponseObject, error) {
+func (h handlers) AnswerScenes(
+	ctx context.Context,
+	r contract.AnswerScenesRequestObject,
+) (contract.AnswerScenesResponseObject, error) {
 	drill := practice.Drill(r.Body.Drill)
 	scenes, right, err := h.book.AnswerScenes(drill, r.Body.Seed, r.Body.Chosen)
 	if err != nil {
@@ -135,12 +156,28 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 	return out, err
 }
 
-func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequestObject) (contract.GetPracticeResponseObject, error) {
+func (h handlers) GetPractice(
+	ctx context.Context,
+	_ contract.GetPracticeRequestObject,
+) (contract.GetPracticeResponseObject, error) {
 	so, err := h.book.PracticeSoFar(ctx)
 	out := contract.GetPractice200JSONResponse{
-		Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends),
-		Eye: contract.EyeRead{Asked: so.Eye.Asked, Milder: so.Eye.Milder, Needed: hand.EyeAsked, Cares: so.Cares, Of100: given(so.Eye.Of100())},
-		Own: contract.OwnSoFar{All: so.Own.All, Now: len(so.Own.Now), First: so.Own.First, Asked: so.Own.Asked, Right: so.Own.Right},
+		Kinds: []contract.PracticeSoFar{},
+		Ends:  endsNamed(so.Ends),
+		Eye: contract.EyeRead{
+			Asked:  so.Eye.Asked,
+			Milder: so.Eye.Milder,
+			Needed: hand.EyeAsked,
+			Cares:  so.Cares,
+			Of100:  given(so.Eye.Of100()),
+		},
+		Own: contract.OwnSoFar{
+			All:   so.Own.All,
+			Now:   len(so.Own.Now),
+			First: so.Own.First,
+			Asked: so.Own.Asked,
+			Right: so.Own.Right,
+		},
 	}
 	if so.Next != "" {
 		out.Next = of(contract.PracticeKind(so.Next))
@@ -151,20 +188,40 @@ func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequest
 	return out, err
 }
 
-func (h handlers) CareByEye(ctx context.Context, r contract.CareByEyeRequestObject) (contract.CareByEyeResponseObject, error) {
+func (h handlers) CareByEye(
+	ctx context.Context,
+	r contract.CareByEyeRequestObject,
+) (contract.CareByEyeResponseObject, error) {
 	return contract.CareByEye204Response{}, h.book.CareByEye(ctx, r.Body.Cares)
 }
 
-func (h handlers) GetOwnEnds(ctx context.Context, _ contract.GetOwnEndsRequestObject) (contract.GetOwnEndsResponseObject, error) {
+func (h handlers) GetOwnEnds(
+	ctx context.Context,
+	_ contract.GetOwnEndsRequestObject,
+) (contract.GetOwnEndsResponseObject, error) {
 	own, err := h.book.OwnEnds(ctx)
 	out := contract.GetOwnEnds200JSONResponse{Ends: []contract.OwnEnd{}}
 	for _, o := range own.Now {
-		out.Ends = append(out.Ends, contract.OwnEnd{PictureId: o.ID, Hash: o.Hash, Name: o.Dog, Code: o.End.Code, On: o.On, Mm: o.MM, Faces: o.Faces})
+		out.Ends = append(
+			out.Ends,
+			contract.OwnEnd{
+				PictureId: o.ID,
+				Hash:      o.Hash,
+				Name:      o.Dog,
+				Code:      o.End.Code,
+				On:        o.On,
+				Mm:        o.MM,
+				Faces:     o.Faces,
+			},
+		)
 	}
 	return out, err
 }
 
-func (h handlers) SayOfOwnEnd(ctx context.Context, r contract.SayOfOwnEndRequestObject) (contract.SayOfOwnEndResponseObject, error) {
+func (h handlers) SayOfOwnEnd(
+	ctx context.Context,
+	r contract.SayOfOwnEndRequestObject,
+) (contract.SayOfOwnEndResponseObject, error) {
 	own, err := h.book.SayOfEnd(ctx, r.Body.Id, r.Body.PictureId, r.Body.Said)
 	return contract.SayOfOwnEnd200JSONResponse{Showed: own.Showed}, err
 }
@@ -174,9 +231,25 @@ func soFar(k book.Practised) contract.PracticeSoFar {
 		ranged := func(e estimate.Estimate) contract.PracticeRange {
 			return contract.PracticeRange{Value: e.Value, Low: e.Low, High: e.High}
 		}
-		return contract.PracticeTally{Nails: t.Nails, Bled: t.Bled, Cuts: t.Cuts, Per100: ranged(t.Per100), Left: ranged(t.Left)}
+		return contract.PracticeTally{
+			Nails:  t.Nails,
+			Bled:   t.Bled,
+			Cuts:   t.Cuts,
+			Per100: ranged(t.Per100),
+			Left:   ranged(t.Left),
+		}
 	}
-	out := contract.PracticeSoFar{Lately: k.Lately, Well: k.Well, Passed: k.Passed, Kind: contract.PracticeKind(k.Kind), Mine: tally(k.Mine), Advised: tally(k.Advised), Unasked: tally(k.Unasked), Early: k.Early, Late: k.Late}
+	out := contract.PracticeSoFar{
+		Lately:  k.Lately,
+		Well:    k.Well,
+		Passed:  k.Passed,
+		Kind:    contract.PracticeKind(k.Kind),
+		Mine:    tally(k.Mine),
+		Advised: tally(k.Advised),
+		Unasked: tally(k.Unasked),
+		Early:   k.Early,
+		Late:    k.Late,
+	}
 	if !k.Again.IsZero() {
 		out.Again = &k.Again
 	}
@@ -191,7 +264,10 @@ func endsNamed(n practice.Named) contract.EndsNamed {
 	return out
 }
 
-func (h handlers) GetPracticeTogether(ctx context.Context, r contract.GetPracticeTogetherRequestObject) (contract.GetPracticeTogetherResponseObject, error) {
+func (h handlers) GetPracticeTogether(
+	ctx context.Context,
+	r contract.GetPracticeTogetherRequestObject,
+) (contract.GetPracticeTogetherResponseObject, error) {
 	all, err := h.book.PractisedTogether(ctx, practice.Kind(r.Params.Kind), r.Params.Seed)
 	if err != nil {
 		return nil, err
@@ -200,7 +276,14 @@ func (h handlers) GetPracticeTogether(ctx context.Context, r contract.GetPractic
 	out := contract.GetPracticeTogether200JSONResponse{Nails: make([]contract.PracticeDone, len(all))}
 	for i, one := range all {
 		out.Nails[i] = contract.PracticeDone{
-			Who: one.Who, Number: one.Number, Cuts: one.Outcome().Cuts, Bled: one.Bled, Early: one.Early, Late: one.Late, LeftMm: one.Left, Says: lines(w, one.Says()),
+			Who:    one.Who,
+			Number: one.Number,
+			Cuts:   one.Outcome().Cuts,
+			Bled:   one.Bled,
+			Early:  one.Early,
+			Late:   one.Late,
+			LeftMm: one.Left,
+			Says:   lines(w, one.Says()),
 		}
 	}
 	return out, err

@@ -14,12 +14,18 @@ import (
 	"fribbet/internal/api/contract"
 )
 
-// A drawn nail is played move by move: what its ends showed and where its quick is come only once it is over; then it is
-// kept, counted beside the advice, and everybody of the same series stands side by side.
+// A drawn nail is played move by move: what its ends showed and where its quick is come only once it is over; then it
+// is kept, counted beside the advice, and everybody of the same series stands side by side.
 func TestADrawnNailIsPractisedOn(t *testing.T) {
 	c := newClient(t)
 	play := func(id, moves string) contract.PracticeGame {
-		return ask[contract.PracticeGame](c, "POST", "/api/practice/nail", fmt.Sprintf(`{%s"kind":"dark","seed":12,"number":3,"moves":[%s]}`, id, moves), 200)
+		return ask[contract.PracticeGame](
+			c,
+			"POST",
+			"/api/practice/nail",
+			fmt.Sprintf(`{%s"kind":"dark","seed":12,"number":3,"moves":[%s]}`, id, moves),
+			200,
+		)
 	}
 	start := time.Now()
 	g := play("", `{"look":"groove"},{"mm":0.5}`)
@@ -77,7 +83,13 @@ func TestADrawnNailIsPractisedOn(t *testing.T) {
 func TestCutEndsAreNamed(t *testing.T) {
 	c := newClient(t)
 	name := func(id string, said ...string) contract.EndsDrill {
-		return ask[contract.EndsDrill](c, "POST", "/api/practice/ends", fmt.Sprintf(`{%s"seed":7,"said":%s}`, id, jsonOf(t, append([]string{}, said...))), 200)
+		return ask[contract.EndsDrill](
+			c,
+			"POST",
+			"/api/practice/ends",
+			fmt.Sprintf(`{%s"seed":7,"said":%s}`, id, jsonOf(t, append([]string{}, said...))),
+			200,
+		)
 	}
 	drill := name("")
 	require.Len(t, drill.Ends, 1)
@@ -106,7 +118,13 @@ func TestCutEndsAreNamed(t *testing.T) {
 func TestMomentsAtTheTable(t *testing.T) {
 	c := newClient(t)
 	answer := func(chosen ...int) contract.ScenesDrill {
-		return ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", fmt.Sprintf(`{"drill":"dog","seed":9,"chosen":%s}`, jsonOf(t, append([]int{}, chosen...))), 200)
+		return ask[contract.ScenesDrill](
+			c,
+			"POST",
+			"/api/practice/scenes",
+			fmt.Sprintf(`{"drill":"dog","seed":9,"chosen":%s}`, jsonOf(t, append([]int{}, chosen...))),
+			200,
+		)
 	}
 	drill := answer()
 	require.Len(t, drill.Scenes, 1)
@@ -124,7 +142,13 @@ func TestMomentsAtTheTable(t *testing.T) {
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(text), "chosen[0]")
 	assert.Nil(t, drill.WithinS, "a dog is read in its own time")
-	blood := ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", `{"drill":"blood","seed":9,"chosen":[-1]}`, 200)
+	blood := ask[contract.ScenesDrill](
+		c,
+		"POST",
+		"/api/practice/scenes",
+		`{"drill":"blood","seed":9,"chosen":[-1]}`,
+		200,
+	)
 	require.NotNil(t, blood.WithinS)
 	assert.Equal(t, 12, *blood.WithinS)
 	assert.Zero(t, blood.Right, "who is late was not right")

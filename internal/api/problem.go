@@ -52,7 +52,14 @@ const mostProblems = 20
 // problem is an RFC 9457 problem document that names the fields at fault, in the words of whoever asked.
 func problem(c *gin.Context, status int, detail say.Line, faults ...fault.Field) contract.Problem {
 	w := speaks(c)
-	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: w.Say(detail), Key: of(string(detail.Key)), Errors: []contract.FieldError{}}
+	p := contract.Problem{
+		Type:   "about:blank",
+		Title:  http.StatusText(status),
+		Status: status,
+		Detail: w.Say(detail),
+		Key:    of(string(detail.Key)),
+		Errors: []contract.FieldError{},
+	}
 	for _, f := range faults[:min(len(faults), mostProblems)] {
 		p.Errors = append(p.Errors, fieldError(w, f))
 	}
@@ -75,7 +82,11 @@ func deny(c *gin.Context, status int, detail say.Line, faults ...fault.Field) {
 
 // wrong ends the request with the fields that are.
 func wrong(c *gin.Context, status int, faults fault.Fields) {
-	deny(c, status, say.Of(nothingWritten, say.Args{"why": say.Name(speaks(c).Refused(faults))}), faults...) // it names the first ones
+	deny(
+		c,
+		status,
+		say.Of(nothingWritten, say.Args{"why": say.Name(speaks(c).Refused(faults))}),
+		faults...) // it names the first ones
 }
 
 // write ends the request with a problem document.
@@ -91,10 +102,18 @@ func write(c *gin.Context, p contract.Problem) {
 // refuseUnread ends a request that keeps to the contract but cannot be read into it, such as a
 // whole number too large to count with.
 func refuseUnread(c *gin.Context, err error) {
-	f := fault.Field{Name: "body", Value: say.Of(somethingElse), Want: say.Of(mustBeContract, say.Args{"err": say.Name(err.Error())})}
+	f := fault.Field{
+		Name:  "body",
+		Value: say.Of(somethingElse),
+		Want:  say.Of(mustBeContract, say.Args{"err": say.Name(err.Error())}),
+	}
 	var unfit *json.UnmarshalTypeError
 	if errors.As(err, &unfit) && unfit.Field != "" {
-		f = fault.Field{Name: unfit.Field, Value: unfit.Value, Want: say.Of(mustFit, say.Args{"type": say.Name(unfit.Type.String())})}
+		f = fault.Field{
+			Name:  unfit.Field,
+			Value: unfit.Value,
+			Want:  say.Of(mustFit, say.Args{"type": say.Name(unfit.Type.String())}),
+		}
 	}
 	wrong(c, http.StatusBadRequest, fault.Fields{f})
 }
@@ -122,7 +141,11 @@ func refuse(c *gin.Context, err error) {
 	switch {
 	case errors.As(err, &gone):
 		slog.Error("the book is gone", "err", err)
-		deny(c, http.StatusServiceUnavailable, say.Of(bookGone, say.Args{"how": say.Name(gone.How), "cure": say.Name(gone.Cure())}))
+		deny(
+			c,
+			http.StatusServiceUnavailable,
+			say.Of(bookGone, say.Args{"how": say.Name(gone.How), "cure": say.Name(gone.Cure())}),
+		)
 	case errors.Is(err, book.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
 		deny(c, http.StatusInsufficientStorage, say.Of(cannotWrite))
@@ -130,12 +153,27 @@ func refuse(c *gin.Context, err error) {
 		slog.Error("damaged", "err", err)
 		deny(c, http.StatusServiceUnavailable, say.Of(damaged))
 	case errors.As(err, &cannot):
-		deny(c, http.StatusUnprocessableEntity, say.Of(unreckonable, say.Args{"name": say.Name(cannot.Name), "why": say.Name(speaks(c).Refused(cannot.Why))}), cannot.Why...)
+		deny(
+			c,
+			http.StatusUnprocessableEntity,
+			say.Of(
+				unreckonable,
+				say.Args{"name": say.Name(cannot.Name), "why": say.Name(speaks(c).Refused(cannot.Why))},
+			),
+			cannot.Why...)
 	case errors.As(err, &faults):
 		wrong(c, http.StatusUnprocessableEntity, faults)
 	case errors.As(err, &tooLarge):
-		deny(c, http.StatusRequestEntityTooLarge, say.Of(tooMuch),
-			fault.Field{Name: "body", Value: say.Of(moreGiven), Want: say.Of(mustBeAtMost, say.Args{"n": say.Count(tooLarge.Limit)})})
+		deny(
+			c,
+			http.StatusRequestEntityTooLarge,
+			say.Of(tooMuch),
+			fault.Field{
+				Name:  "body",
+				Value: say.Of(moreGiven),
+				Want:  say.Of(mustBeAtMost, say.Args{"n": say.Count(tooLarge.Limit)}),
+			},
+		)
 	case errors.Is(err, book.ErrNotFound):
 		deny(c, http.StatusNotFound, say.Of(noSuchDog))
 	case errors.Is(err, book.ErrNoSuchDevice):
@@ -151,7 +189,12 @@ func refuse(c *gin.Context, err error) {
 		deny(c, http.StatusConflict, say.Of(toldOtherwise, there),
 			fault.Field{Name: cmp.Or(told.Field, "id"), Value: say.Of(oneInTheBook), Want: say.Of(mustBeNew, there)})
 	case errors.Is(err, book.ErrConflict):
-		deny(c, http.StatusConflict, say.Of(changedSince), fault.Field{Name: "version", Value: say.Of(anOlderOne), Want: say.Of(mustBeNewest)})
+		deny(
+			c,
+			http.StatusConflict,
+			say.Of(changedSince),
+			fault.Field{Name: "version", Value: say.Of(anOlderOne), Want: say.Of(mustBeNewest)},
+		)
 	default:
 		slog.Error("failed", "route", c.FullPath(), "err", err)
 		deny(c, http.StatusInternalServerError, say.Of(broke))

@@ -14,7 +14,10 @@ import (
 	"fribbet/internal/words"
 )
 
-func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject) (contract.CalcQuickResponseObject, error) {
+func (handlers) CalcQuick(
+	ctx context.Context,
+	r contract.CalcQuickRequestObject,
+) (contract.CalcQuickResponseObject, error) {
 	w := speaks(ctx)
 	in := r.Body
 	n := quick.Evidence{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour)}
@@ -25,7 +28,13 @@ func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject
 	if in.FaceScale != nil {
 		var s quick.Scales
 		if len(in.FaceScale) != len(s) {
-			return nil, fault.Fields{{Name: "face_scale", Value: fmt.Sprintf("%d weights", len(in.FaceScale)), Want: say.Of(mustBeWeights, say.Args{"s": say.Count(len(s))})}}
+			return nil, fault.Fields{
+				{
+					Name:  "face_scale",
+					Value: fmt.Sprintf("%d weights", len(in.FaceScale)),
+					Want:  say.Of(mustBeWeights, say.Args{"s": say.Count(len(s))}),
+				},
+			}
 		}
 		copy(s[:], in.FaceScale)
 		n.Scales = &s
@@ -51,8 +60,16 @@ func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject
 		return nil, err
 	}
 	step := verdict.Next(
-		verdict.Worked{Belief: b, Depth: n.Depth, Cuts: len(n.Steps), Last: last, Known: n.Prior != nil, Reads: len(n.Landmarks) > 0},
-		verdict.Terms{Stop: in.Stop, Limit: verdict.RiskLimit(in.RiskLimit), Most: largest})
+		verdict.Worked{
+			Belief: b,
+			Depth:  n.Depth,
+			Cuts:   len(n.Steps),
+			Last:   last,
+			Known:  n.Prior != nil,
+			Reads:  len(n.Landmarks) > 0,
+		},
+		verdict.Terms{Stop: in.Stop, Limit: verdict.RiskLimit(in.RiskLimit), Most: largest},
+	)
 	faces := b.Faces()
 	out := contract.CalcQuick200JSONResponse{
 		Spare:     contract.SpareRange{MedianMm: b.Quantile(0.5), P05Mm: b.Quantile(0.05), P95Mm: b.Quantile(0.95)},
@@ -65,7 +82,12 @@ func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject
 }
 
 func advice(w words.Words, s verdict.Step) contract.QuickAdvice {
-	out := contract.QuickAdvice{Action: contract.QuickAdviceActionStop, Because: w.Say(s.Because), Voice: contract.Number, Plan: cuttingPlan(w, verdict.Verdict{})}
+	out := contract.QuickAdvice{
+		Action:  contract.QuickAdviceActionStop,
+		Because: w.Say(s.Because),
+		Voice:   contract.Number,
+		Plan:    cuttingPlan(w, verdict.Verdict{}),
+	}
 	switch s.Action {
 	case verdict.Sliver:
 		out.Action, out.CutMm, out.Risk = contract.QuickAdviceActionCut, s.MM, s.Risk

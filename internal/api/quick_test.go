@@ -11,8 +11,13 @@ import (
 // The worked example of docs/model.md, section C, through the contract.
 func TestCalcQuick(t *testing.T) {
 	c := newClient(t)
-	got := ask[contract.QuickResult](c, "POST", "/api/calc/quick",
-		`{"length_mm":15,"depth_mm":7,"colour":"dark","prior":null,"landmarks":[{"kind":"groove","spare_mm":3.5}],"steps":[{"removed_mm":1,"face":"white"},{"removed_mm":1,"face":"grey"}],"stop":"full","risk_limit":0.005,"face_scale":null}`, 200)
+	got := ask[contract.QuickResult](
+		c,
+		"POST",
+		"/api/calc/quick",
+		`{"length_mm":15,"depth_mm":7,"colour":"dark","prior":null,"landmarks":[{"kind":"groove","spare_mm":3.5}],"steps":[{"removed_mm":1,"face":"white"},{"removed_mm":1,"face":"grey"}],"stop":"full","risk_limit":0.005,"face_scale":null}`,
+		200,
+	)
 	assert.Equal(t, 2.0, got.RemovedMm)
 	risks := map[float64]float64{}
 	for _, r := range got.Risks {

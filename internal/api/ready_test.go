@@ -37,8 +37,13 @@ func TestTheKitWearsWithTheSittings(t *testing.T) {
 	assert.Equal(t, cutter.Id, *plan.Days[0].Stops[0].ItemId)
 	assert.Equal(t, "styptic powder: empty: refill it", plan.Checklist[0].Trouble)
 	assert.Equal(t, []contract.SeeTo{{Kind: kit.Styptic, Words: "empty: refill it"}}, plan.SeeTo)
-	sat := fmt.Sprintf(`{"id":%q,"records":[{"code":"LF3","cuts_mm":[1,1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false},
-		{"code":"LF4","cuts_mm":[1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false}]}`, uuid.NewString(), cutter.Id, cutter.Id)
+	sat := fmt.Sprintf(
+		`{"id":%q,"records":[{"code":"LF3","cuts_mm":[1,1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false},
+		{"code":"LF4","cuts_mm":[1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false}]}`,
+		uuid.NewString(),
+		cutter.Id,
+		cutter.Id,
+	)
 	c.now = c.now.Add(time.Minute)
 	ask[contract.DogView](c, "POST", at+"/sittings", sat, 201)
 	worn := ask[contract.Kit](c, "GET", "/api/kit", "", 200)
@@ -72,7 +77,10 @@ func TestKitThatCannotBeIsRefusedByName(t *testing.T) {
 	}
 	d := c.addDog(moss)
 	p := ask[contract.Problem](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", fmt.Sprintf(
-		`{"id":%q,"records":[{"code":"LF3","cuts_mm":[1],"tool":"file","item_id":%q,"reaction":"calm","blood":false}]}`, uuid.NewString(), uuid.NewString()), 422)
+		`{"id":%q,"records":[{"code":"LF3","cuts_mm":[1],"tool":"file","item_id":%q,"reaction":"calm","blood":false}]}`,
+		uuid.NewString(),
+		uuid.NewString(),
+	), 422)
 	assert.Equal(t, "records[0].item_id", p.Errors[0].Field)
 	assert.Empty(t, ask[contract.Kit](c, "GET", "/api/kit", "", 200).Items, "nothing was written")
 }
@@ -81,7 +89,13 @@ func TestAPlanFollowsHowTheDogIsHeld(t *testing.T) {
 	c := newClient(t)
 	d := c.addDog(moss)
 	at := "/api/dogs/" + d.Id.String()
-	ask[contract.Dog](c, "PATCH", at, `{"version":1,"handling":{"order":"own","own_order":["RF","LF","RH","LH"],"position":"on_side","helper":"needed","muzzle":true,"sore":true,"noise":"afraid","most_nails":5}}`, 200)
+	ask[contract.Dog](
+		c,
+		"PATCH",
+		at,
+		`{"version":1,"handling":{"order":"own","own_order":["RF","LF","RH","LH"],"position":"on_side","helper":"needed","muzzle":true,"sore":true,"noise":"afraid","most_nails":5}}`,
+		200,
+	)
 	alone := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
 	assert.Contains(t, alone.Blocked, "not done without a helper")
 	assert.Empty(t, alone.Days)
@@ -92,7 +106,13 @@ func TestAPlanFollowsHowTheDogIsHeld(t *testing.T) {
 	assert.Equal(t, dog.OnSide, plan.Holds[0].Position)
 	assert.Equal(t, dog.Handle, plan.Cautions[0].Kind)
 	assert.Len(t, plan.ToolCautions, len(kit.Tools()))
-	p := ask[contract.Problem](c, "PATCH", at, `{"version":2,"handling":{"order":"own","own_order":["RF"],"position":"lap","helper":"alone","muzzle":false,"sore":false,"noise":"fine"}}`, 422)
+	p := ask[contract.Problem](
+		c,
+		"PATCH",
+		at,
+		`{"version":2,"handling":{"order":"own","own_order":["RF"],"position":"lap","helper":"alone","muzzle":false,"sore":false,"noise":"fine"}}`,
+		422,
+	)
 	assert.Equal(t, "handling.own_order", p.Errors[0].Field)
 }
 
@@ -104,7 +124,13 @@ func TestALadderStandsOnDue(t *testing.T) {
 	id := uuid.NewString()
 	begun := ask[contract.DogLadders](c, "POST", at+"/ladders", fmt.Sprintf(`{"id":%q,"kind":"clipper"}`, id), 200)
 	require.Len(t, begun.Ladders, 1)
-	p := ask[contract.Problem](c, "POST", at+"/ladders", fmt.Sprintf(`{"id":%q,"kind":"clipper"}`, uuid.NewString()), 422)
+	p := ask[contract.Problem](
+		c,
+		"POST",
+		at+"/ladders",
+		fmt.Sprintf(`{"id":%q,"kind":"clipper"}`, uuid.NewString()),
+		422,
+	)
 	assert.Equal(t, "kind", p.Errors[0].Field, "one at a time")
 	row := ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0]
 	assert.Equal(t, contract.DueRowTaskLadder, row.Task)
@@ -121,14 +147,26 @@ func TestALadderStandsOnDue(t *testing.T) {
 	assert.Equal(t, ladder.Up, now.Ladders[0].Journal[0].Move)
 	assert.Equal(t, 1, *ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].DueInDays, "enough for today")
 	assert.Equal(t, 0, ask[contract.DogLadders](c, "DELETE", tries+"/"+last, "", 200).Ladders[0].Step, "deleted")
-	ask[contract.Problem](c, "POST", tries, fmt.Sprintf(`{"id":%q,"reaction":"calm","on":"2026-11-25"}`, uuid.NewString()), 422)
+	ask[contract.Problem](
+		c,
+		"POST",
+		tries,
+		fmt.Sprintf(`{"id":%q,"reaction":"calm","on":"2026-11-25"}`, uuid.NewString()),
+		422,
+	)
 	assert.Len(t, ask[contract.LadderList](c, "GET", "/api/ladders", "", 200).Ladders, 1)
 	for _, left := range ask[contract.Plan](c, "GET", at+"/plan", "", 200).Left {
 		assert.Contains(t, []sitting.Whose{sitting.Trainer, sitting.Professional}, left.Whose)
 	}
 
 	assert.Empty(t, ask[contract.DogLadders](c, "DELETE", at+"/ladders/"+id, "", 200).Ladders)
-	ask[contract.DogLadders](c, "POST", at+"/ladders", fmt.Sprintf(`{"id":%q,"kind":"clipper","paw":"LH"}`, uuid.NewString()), 200)
+	ask[contract.DogLadders](
+		c,
+		"POST",
+		at+"/ladders",
+		fmt.Sprintf(`{"id":%q,"kind":"clipper","paw":"LH"}`, uuid.NewString()),
+		200,
+	)
 	assert.Equal(t, contract.DueRowTaskTrim, ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].Task)
 	view := ask[contract.DogView](c, "GET", at, "", 200)
 	assert.Equal(t, []nail.Paw{nail.LH}, view.TrainingPaws)

@@ -18,22 +18,44 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestObject) (contract.GetRhythmsResponseObject, error) {
+func (h handlers) GetRhythms(
+	ctx context.Context,
+	r contract.GetRhythmsRequestObject,
+) (contract.GetRhythmsResponseObject, error) {
 	w := speaks(ctx)
 	got, err := h.book.Rhythms(ctx, r.DogId, r.Params.PavementKmWeek, r.Params.GoalGapMm)
 	if err != nil {
 		return nil, err
 	}
 	out := contract.GetRhythms200JSONResponse{
-		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, Tool: given(got.Tool), GoalGapMm: got.Goal,
-		Outlooks: []contract.Outlook{}, Growth: growthOf(w, got.Growth, nil), Plan: quickPlan(w, got.Plan),
+		Dog: h.dog(
+			got.Dog,
+		),
+		PavementKmWeek: got.Pavement,
+		GroundShare:    got.Ground,
+		MarginMm:       got.Margin,
+		Tool:           given(got.Tool),
+		GoalGapMm:      got.Goal,
+		Outlooks:       []contract.Outlook{},
+		Growth:         growthOf(w, got.Growth, nil),
+		Plan:           quickPlan(w, got.Plan),
 	}
 	out.Needs = needs(got.Needs)
 	for i, o := range got.Outlooks {
 		one := contract.Outlook{
-			Rhythm: o.Rhythm, Days: o.Rhythm.Days(), Choosable: slices.Contains(rhythm.Rhythms(), o.Rhythm), Weeks: o.Weeks,
-			FloorDays: o.FloorDays, QuickMm: o.Quick, QuickMoveMm: o.QuickMove, QuickWay: contract.OutlookQuickWay(o.Way()), Sittings: o.Sittings, Nails: o.Nails,
-			Minutes: o.Minutes, GroundMinutes: o.Ground, BringBack: bringBack(got.Plans[i]),
+			Rhythm:        o.Rhythm,
+			Days:          o.Rhythm.Days(),
+			Choosable:     slices.Contains(rhythm.Rhythms(), o.Rhythm),
+			Weeks:         o.Weeks,
+			FloorDays:     o.FloorDays,
+			QuickMm:       o.Quick,
+			QuickMoveMm:   o.QuickMove,
+			QuickWay:      contract.OutlookQuickWay(o.Way()),
+			Sittings:      o.Sittings,
+			Nails:         o.Nails,
+			Minutes:       o.Minutes,
+			GroundMinutes: o.Ground,
+			BringBack:     bringBack(got.Plans[i]),
 		}
 		if o.WornOut > 0 {
 			one.WornOut = &o.WornOut
@@ -55,7 +77,10 @@ func needs(e *estimate.Estimate) *contract.Needs {
 	return &contract.Needs{Days: e.Value, LowDays: e.Low, HighDays: e.High, Rhythm: given(rhythm.Within(e.Value))}
 }
 
-func (h handlers) StartQuickPlan(ctx context.Context, r contract.StartQuickPlanRequestObject) (contract.StartQuickPlanResponseObject, error) {
+func (h handlers) StartQuickPlan(
+	ctx context.Context,
+	r contract.StartQuickPlanRequestObject,
+) (contract.StartQuickPlanResponseObject, error) {
 	w := speaks(ctx)
 	if err := h.book.StartPlan(ctx, r.DogId, r.Body.Id, r.Body.Rhythm, r.Body.GoalGapMm); err != nil {
 		return nil, err
@@ -64,7 +89,10 @@ func (h handlers) StartQuickPlan(ctx context.Context, r contract.StartQuickPlanR
 	return contract.StartQuickPlan200JSONResponse(h.view(w, v)), err
 }
 
-func (h handlers) EndQuickPlan(ctx context.Context, r contract.EndQuickPlanRequestObject) (contract.EndQuickPlanResponseObject, error) {
+func (h handlers) EndQuickPlan(
+	ctx context.Context,
+	r contract.EndQuickPlanRequestObject,
+) (contract.EndQuickPlanResponseObject, error) {
 	w := speaks(ctx)
 	if err := h.book.EndPlan(ctx, r.DogId); err != nil {
 		return nil, err
@@ -73,16 +101,29 @@ func (h handlers) EndQuickPlan(ctx context.Context, r contract.EndQuickPlanReque
 	return contract.EndQuickPlan200JSONResponse(h.view(w, v)), err
 }
 
-func (h handlers) GetHistory(ctx context.Context, r contract.GetHistoryRequestObject) (contract.GetHistoryResponseObject, error) {
+func (h handlers) GetHistory(
+	ctx context.Context,
+	r contract.GetHistoryRequestObject,
+) (contract.GetHistoryResponseObject, error) {
 	codes, err := nail.Named(r.Params.Of)
 	if err != nil {
-		return nil, fault.Fields{{Name: "of", Value: r.Params.Of, Want: say.Of(mustBeANailLf1, say.Args{"nail": say.Name(fmt.Sprint(nail.Groups()))})}}
+		return nil, fault.Fields{
+			{
+				Name:  "of",
+				Value: r.Params.Of,
+				Want:  say.Of(mustBeANailLf1, say.Args{"nail": say.Name(fmt.Sprint(nail.Groups()))}),
+			},
+		}
 	}
 	got, err := h.book.History(ctx, r.DogId, codes)
 	if err != nil {
 		return nil, err
 	}
-	return contract.GetHistory200JSONResponse{Codes: got.Codes, Past: points(got.Past), Forecast: points(got.Forecast)}, nil
+	return contract.GetHistory200JSONResponse{
+		Codes:    got.Codes,
+		Past:     points(got.Past),
+		Forecast: points(got.Forecast),
+	}, nil
 }
 
 func points(in []feet.Point) []contract.HistoryPoint {
@@ -114,7 +155,15 @@ func quickPlan(w words.Words, r *book.Recession) *contract.QuickPlan {
 	}
 	g := r.Progress
 	return &contract.QuickPlan{
-		Plan: bringBack(r.Plan), Track: contract.QuickPlanTrack(g.Track), BackMm: g.Back, ExpectedMm: g.Expected, Held: g.Held, Due: g.Due, Words: w.Say(g.Words),
+		Plan: bringBack(
+			r.Plan,
+		),
+		Track:      contract.QuickPlanTrack(g.Track),
+		BackMm:     g.Back,
+		ExpectedMm: g.Expected,
+		Held:       g.Held,
+		Due:        g.Due,
+		Words:      w.Say(g.Words),
 	}
 }
 
@@ -125,13 +174,29 @@ func rate(r growth.Rate) contract.Rate {
 
 func growthOf(w words.Words, g feet.Growth, outliers []feet.Outlier) contract.Growth {
 	out := contract.Growth{
-		Gross: rate(g.Gross), Usual: rate(g.Usual), Rest: inMM(g.Rest), Measured: g.Measured, Source: g.Source, Words: w.Say(g.Words),
-		Groups: []contract.GroupGrowth{}, Outliers: []contract.Outlier{},
+		Gross: rate(
+			g.Gross,
+		),
+		Usual:    rate(g.Usual),
+		Rest:     inMM(g.Rest),
+		Measured: g.Measured,
+		Source:   g.Source,
+		Words:    w.Say(g.Words),
+		Groups:   []contract.GroupGrowth{},
+		Outliers: []contract.Outlier{},
 	}
 	for _, one := range g.Groups {
-		group := contract.GroupGrowth{Group: one.Group, Net: rate(one.Net), Usual: rate(one.Usual), Seen: []contract.SeenRate{}}
+		group := contract.GroupGrowth{
+			Group: one.Group,
+			Net:   rate(one.Net),
+			Usual: rate(one.Usual),
+			Seen:  []contract.SeenRate{},
+		}
 		for _, s := range one.Seen {
-			group.Seen = append(group.Seen, contract.SeenRate{On: s.On, Rate: rate(growth.Rate{Mean: s.Mean, SD: s.SD}), Nails: s.Nails})
+			group.Seen = append(
+				group.Seen,
+				contract.SeenRate{On: s.On, Rate: rate(growth.Rate{Mean: s.Mean, SD: s.SD}), Nails: s.Nails},
+			)
 		}
 		out.Groups = append(out.Groups, group)
 	}
@@ -141,13 +206,21 @@ func growthOf(w words.Words, g feet.Growth, outliers []feet.Outlier) contract.Gr
 	return out
 }
 
-func (handlers) CalcGrowth(_ context.Context, r contract.CalcGrowthRequestObject) (contract.CalcGrowthResponseObject, error) {
+func (handlers) CalcGrowth(
+	_ context.Context,
+	r contract.CalcGrowthRequestObject,
+) (contract.CalcGrowthResponseObject, error) {
 	where := growth.Where{Age: r.Body.AgeWeeks, Weight: r.Body.WeightKg, Pavement: r.Body.PavementKmWeek}
 	faults := where.Check()
 	var all []growth.Observation
 	for _, o := range r.Body.Observations {
 		all = append(all, growth.Observation{
-			Group: o.Group, Weeks: o.Weeks, Grown: o.GrownMm, Pavement: o.PavementKmWeek, Age: where.Age, Weight: where.Weight,
+			Group:    o.Group,
+			Weeks:    o.Weeks,
+			Grown:    o.GrownMm,
+			Pavement: o.PavementKmWeek,
+			Age:      where.Age,
+			Weight:   where.Weight,
 		})
 	}
 	faults = append(faults, growth.CheckAll(all)...)
@@ -165,13 +238,24 @@ func (handlers) CalcGrowth(_ context.Context, r contract.CalcGrowthRequestObject
 	return out, nil
 }
 
-func (handlers) CalcRhythm(_ context.Context, r contract.CalcRhythmRequestObject) (contract.CalcRhythmResponseObject, error) {
+func (handlers) CalcRhythm(
+	_ context.Context,
+	r contract.CalcRhythmRequestObject,
+) (contract.CalcRhythmResponseObject, error) {
 	in := r.Body
-	got, err := rhythm.Asked{Rate: in.NetMmWeek, Spare: in.SpareAfterTrimMm, Weight: in.WeightKg, Weeks: in.IntervalWeeks}.Moves()
+	got, err := rhythm.Asked{
+		Rate:   in.NetMmWeek,
+		Spare:  in.SpareAfterTrimMm,
+		Weight: in.WeightKg,
+		Weeks:  in.IntervalWeeks,
+	}.Moves()
 	if err != nil {
 		return nil, err
 	}
 	return contract.CalcRhythm200JSONResponse{
-		QuickMoveMm: got.Quick, QuickMoveMmWeek: got.Week, SpareBeforeMm: got.Spare, BreakEvenWeeks: given(got.BreakEven),
+		QuickMoveMm:     got.Quick,
+		QuickMoveMmWeek: got.Week,
+		SpareBeforeMm:   got.Spare,
+		BreakEvenWeeks:  given(got.BreakEven),
 	}, nil
 }

@@ -21,19 +21,35 @@ import (
 // The worked example of docs/model.md, section D, over the open endpoint.
 func TestCalcGrowth(t *testing.T) {
 	c := newClient(t)
-	got := ask[contract.GrowthResult](c, "POST", "/api/calc/growth", `{"weight_kg":22,"age_weeks":200,"pavement_km_week":15,"observations":[
+	got := ask[contract.GrowthResult](
+		c,
+		"POST",
+		"/api/calc/growth",
+		`{"weight_kg":22,"age_weeks":200,"pavement_km_week":15,"observations":[
 		{"group":"fore","weeks":2,"grown_mm":1.6,"pavement_km_week":15},{"group":"dewclaw","weeks":2,"grown_mm":2.4,"pavement_km_week":15},
-		{"group":"hind_outer","weeks":4,"grown_mm":1.0,"pavement_km_week":15}]}`, 200)
+		{"group":"hind_outer","weeks":4,"grown_mm":1.0,"pavement_km_week":15}]}`,
+		200,
+	)
 	assert.InDelta(t, 1.108, got.Gross.Mean, 0.0005)
 	assert.InDelta(t, 0.201, got.Gross.Sd, 0.0005)
 	for i, net := range []float64{0.799, 0.643, 0.276, 1.108} {
 		assert.InDelta(t, net, got.Groups[i].NetMmWeek, 0.0005)
 	}
 	assert.Empty(t, got.Outliers)
-	none := ask[contract.GrowthResult](c, "POST", "/api/calc/growth", `{"weight_kg":22,"age_weeks":200,"pavement_km_week":0,"observations":[]}`, 200)
+	none := ask[contract.GrowthResult](
+		c,
+		"POST",
+		"/api/calc/growth",
+		`{"weight_kg":22,"age_weeks":200,"pavement_km_week":0,"observations":[]}`,
+		200,
+	)
 	assert.InDelta(t, 1.1, none.Gross.Mean, 1e-9)
 	assert.InDelta(t, 0.35, none.Gross.Sd, 1e-9)
-	_, text := c.do("POST", "/api/calc/growth", `{"weight_kg":0,"age_weeks":200,"pavement_km_week":0,"observations":[{"group":"fore","weeks":0,"grown_mm":1,"pavement_km_week":0}]}`)
+	_, text := c.do(
+		"POST",
+		"/api/calc/growth",
+		`{"weight_kg":0,"age_weeks":200,"pavement_km_week":0,"observations":[{"group":"fore","weeks":0,"grown_mm":1,"pavement_km_week":0}]}`,
+	)
 	assert.Contains(t, string(text), `"field":"weight_kg"`)
 	assert.Contains(t, string(text), `"field":"observations[0].weeks"`)
 }
@@ -60,7 +76,11 @@ func TestCalcRhythm(t *testing.T) {
 // done records a routine trim of every nail on so many days ago, by its cuts, each nail to its first sign.
 func (c *client) done(d contract.Dog, ago int, mm string) {
 	c.t.Helper()
-	in := contract.SittingInput{Id: uuid.New(), HowFar: new(contract.SittingInputHowFar("first_sign")), On: of(date.Of(c.now).AddDays(-ago))}
+	in := contract.SittingInput{
+		Id:     uuid.New(),
+		HowFar: new(contract.SittingInputHowFar("first_sign")),
+		On:     of(date.Of(c.now).AddDays(-ago)),
+	}
 	for _, n := range d.Nails {
 		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, Tool: "large_plier"})
 	}
@@ -163,9 +183,20 @@ func TestHolidaysMoveEveryDate(t *testing.T) {
 		return `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri","sat","sun"],"holidays":[` + holidays + `]}`
 	}
 	span := func(from, to string) string { return `{"from":"` + from + `","to":"` + to + `"}` }
-	ask[contract.Settings](c, "PUT", "/api/settings", settings(span(before.AddDays(-1).String(), before.AddDays(3).String())), 200)
+	ask[contract.Settings](
+		c,
+		"PUT",
+		"/api/settings",
+		settings(span(before.AddDays(-1).String(), before.AddDays(3).String())),
+		200,
+	)
 	assert.Equal(t, before.AddDays(-2), c.view(dog).Next.Due)
-	assert.Equal(t, before.AddDays(-2), *ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].Due, "in the list too")
+	assert.Equal(
+		t,
+		before.AddDays(-2),
+		*ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].Due,
+		"in the list too",
+	)
 	for _, bad := range []struct{ spans, field string }{
 		{span("2026-12-02", "2026-12-01"), "holidays[0].to"},
 		{span("2026-12-01", "2026-12-05") + "," + span("2026-12-03", "2026-12-09"), "holidays[1].from"},
@@ -178,7 +209,13 @@ func TestHolidaysMoveEveryDate(t *testing.T) {
 // A calendar program's view: the address is secret, the event stays the same when the date moves.
 func TestTheCalendarFollowsTheDates(t *testing.T) {
 	c := newClient(t)
-	ask[contract.Settings](c, "PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri","sat","sun"]}`, 200)
+	ask[contract.Settings](
+		c,
+		"PUT",
+		"/api/settings",
+		`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri","sat","sun"]}`,
+		200,
+	)
 	dog := c.addDog(`{"name":"Плюшка; Moss","age_years":4,"weights":[{"kg":22}]}`)
 	c.done(dog, 5, "1,1")
 	path := ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path
@@ -191,7 +228,11 @@ func TestTheCalendarFollowsTheDates(t *testing.T) {
 		return calendar.Events()[0]
 	}
 	first := read()
-	assert.Equal(t, strings.ReplaceAll(c.view(dog).Next.Due.String(), "-", ""), first.Props.Get(ical.PropDateTimeStart).Value)
+	assert.Equal(
+		t,
+		strings.ReplaceAll(c.view(dog).Next.Due.String(), "-", ""),
+		first.Props.Get(ical.PropDateTimeStart).Value,
+	)
 	words, err := first.Props.Text(ical.PropDescription)
 	require.NoError(t, err)
 	assert.Equal(t, c.view(dog).Next.Why.Sentence, words)
@@ -207,7 +248,12 @@ func TestTheCalendarFollowsTheDates(t *testing.T) {
 
 	c.now = c.now.AddDate(0, 0, 60)
 	late := read()
-	assert.Equal(t, c.now.Format("20060102"), late.Props.Get(ical.PropDateTimeStart).Value, "a dog that is late is due today")
+	assert.Equal(
+		t,
+		c.now.Format("20060102"),
+		late.Props.Get(ical.PropDateTimeStart).Value,
+		"a dog that is late is due today",
+	)
 	words, err = late.Props.Text(ical.PropDescription)
 	require.NoError(t, err)
 	assert.Contains(t, words, "Late since 2026-")
@@ -228,7 +274,13 @@ func TestTheCalendarFollowsTheDates(t *testing.T) {
 // A calendar program asks every few hours: as long as nothing has moved it is told so, and nothing else.
 func TestACalendarThatStaysIsNotSentAgain(t *testing.T) {
 	c := newClient(t)
-	ask[contract.Settings](c, "PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`, 200)
+	ask[contract.Settings](
+		c,
+		"PUT",
+		"/api/settings",
+		`{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`,
+		200,
+	)
 	dog := c.addDog(moss)
 	ask[contract.DogView](c, "POST", "/api/dogs/"+dog.Id.String()+"/sittings", c.planned(dog), 201)
 	path := ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path
@@ -238,7 +290,7 @@ func TestACalendarThatStaysIsNotSentAgain(t *testing.T) {
 		request.Header.Set("If-None-Match", known)
 		answer, err := http.DefaultClient.Do(request)
 		require.NoError(t, err)
-		defer answer.Body.Close() //nolint:errcheck // only looked at
+		defer answer.Body.Close()
 		return answer.StatusCode, answer.Header.Get("ETag")
 	}
 	status, first := read("")
@@ -265,10 +317,20 @@ func TestChangedWalkingIsTold(t *testing.T) {
 	c := newClient(t)
 	dog := c.addDog(`{"name":"Moss","age_years":4,"weights":[{"kg":22}],"pavement_km_week":8}`)
 	assert.Empty(t, dog.Walked, "a new dog has no other past")
-	changed := ask[contract.Dog](c, "PATCH", "/api/dogs/"+dog.Id.String(), `{"version":1,"pavement_km_week":20,"pavement_since":"2026-11-01","short_quicks":true}`, 200)
+	changed := ask[contract.Dog](
+		c,
+		"PATCH",
+		"/api/dogs/"+dog.Id.String(),
+		`{"version":1,"pavement_km_week":20,"pavement_since":"2026-11-01","short_quicks":true}`,
+		200,
+	)
 	assert.Equal(t, changed, c.view(dog).Dog)
 	assert.Equal(t, []contract.Walked{{KmWeek: 8, Until: date.Of(c.now).AddDays(-24)}}, changed.Walked)
 	assert.True(t, changed.ShortQuicks)
-	_, text := c.do("PATCH", "/api/dogs/"+dog.Id.String(), `{"version":2,"pavement_km_week":20,"pavement_since":"2027-01-01"}`)
+	_, text := c.do(
+		"PATCH",
+		"/api/dogs/"+dog.Id.String(),
+		`{"version":2,"pavement_km_week":20,"pavement_since":"2027-01-01"}`,
+	)
 	assert.Contains(t, string(text), `"field":"pavement_since"`)
 }

@@ -3,39 +3,19 @@ package api
 import (
 	"cmp"
 	"context"
-	"slices"
-	"strings"
-	"time"
 
 	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
-	"fribbet/internal/core/date"
-	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
-	"fribbet/internal/core/say"
 	"fribbet/internal/words"
 )
 
-func (h handlers) GetWorkingWeek(ctx context.Context, _ contract.GetWorkingWeekRequestObject) (contract.GetWorkingWeekResponseObject, error) {
-	w, err := h.book.WorkingWeek(ctx)
-	return contract.GetWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(speaks(ctx), w))}, err
-}
-
-func (h handlers) ChangeWorkingWeek(ctx context.Context, r contract.ChangeWorkingWeekRequestObject) (contract.ChangeWorkingWeekResponseObject, error) {
-	told, err := workingWeekOf(*r.Body)
-	if err != nil {
-		return nil, err
-	}
-	if err := h.book.ChangeWorkingWeek(ctx, told); err != nil {
-		return nil, err
-	}
-	w, err := h.book.WorkingWeek(ctx)
-	return contract.ChangeWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(speaks(ctx), w))}, err
-}
-
-func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequestObject) (contract.GetRoundDayResponseObject, error) {
+func (h handlers) GetRoundDay(
+	ctx context.Context,
+	r contract.GetRoundDayRequestObject,
+) (contract.GetRoundDayResponseObject, error) {
 	w := speaks(ctx)
 	d, err := h.book.Round(ctx, r.On)
 	if err != nil {
@@ -46,7 +26,14 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		return nil, err
 	}
 	out := contract.GetRoundDay200JSONResponse{
-		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Asks: w.All(d.Asks), Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
+		On:    d.On,
+		Today: h.book.Today(),
+		Now:   d.Now,
+		Open:  d.Open,
+		Asks:  w.All(d.Asks),
+		Ways:  []contract.RoundWay{},
+		Gaps:  []contract.RoundGap{},
+		Week:  []contract.RoundLoad{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
@@ -81,13 +68,21 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 	return out, nil
 }
 
-func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject) (contract.GetCallsResponseObject, error) {
+func (h handlers) GetCalls(
+	ctx context.Context,
+	r contract.GetCallsRequestObject,
+) (contract.GetCallsResponseObject, error) {
 	w := speaks(ctx)
 	calls, err := h.book.Calls(ctx, orZero(r.Params.From), orZero(r.Params.Offset), atMost(r.Params.Limit))
 	if err != nil {
 		return nil, err
 	}
-	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until, All: calls.All, Recount: recount(calls.Recount)}
+	out := contract.GetCalls200JSONResponse{
+		From:    calls.From,
+		Until:   calls.Until,
+		All:     calls.All,
+		Recount: recount(calls.Recount),
+	}
 	if out.Calls, err = h.calls(w, calls.Now); err != nil {
 		return nil, err
 	}
@@ -114,9 +109,21 @@ func (h handlers) calls(w words.Words, all []book.Call) ([]contract.CallRow, err
 	return out, nil
 }
 
-func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
+func (h handlers) KeepVisit(
+	ctx context.Context,
+	r contract.KeepVisitRequestObject,
+) (contract.KeepVisitResponseObject, error) {
 	w := speaks(ctx)
-	v := book.KeptVisit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence), Note: orZero(r.Body.Note), OffBy: orZero(r.Body.OffBy)}
+	v := book.KeptVisit{
+		ID:       r.VisitId,
+		On:       r.Body.On,
+		Start:    r.Body.Start,
+		Minutes:  orZero(r.Body.Minutes),
+		State:    r.Body.State,
+		Sequence: orZero(r.Body.Sequence),
+		Note:     orZero(r.Body.Note),
+		OffBy:    orZero(r.Body.OffBy),
+	}
 	v.Dog.DogID = r.Body.DogId
 	keep := func() (book.Visit, error) { return h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway)) }
 	if orZero(r.Body.Ask) {
@@ -133,7 +140,10 @@ func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObje
 	return contract.KeepVisit200JSONResponse(out[0]), nil
 }
 
-func (h handlers) RepeatVisit(ctx context.Context, r contract.RepeatVisitRequestObject) (contract.RepeatVisitResponseObject, error) {
+func (h handlers) RepeatVisit(
+	ctx context.Context,
+	r contract.RepeatVisitRequestObject,
+) (contract.RepeatVisitResponseObject, error) {
 	w := speaks(ctx)
 	days, err := h.book.RepeatVisit(ctx, r.VisitId, round.Repeat{EveryWeeks: r.Body.EveryWeeks, Times: r.Body.Times})
 	out := contract.RepeatVisit200JSONResponse{Days: []contract.RepeatedDay{}}
@@ -143,7 +153,10 @@ func (h handlers) RepeatVisit(ctx context.Context, r contract.RepeatVisitRequest
 	return out, err
 }
 
-func (h handlers) FindOnTelephone(ctx context.Context, r contract.FindOnTelephoneRequestObject) (contract.FindOnTelephoneResponseObject, error) {
+func (h handlers) FindOnTelephone(
+	ctx context.Context,
+	r contract.FindOnTelephoneRequestObject,
+) (contract.FindOnTelephoneResponseObject, error) {
 	found, err := h.book.Find(ctx, r.Params.Search)
 	out := contract.FindOnTelephone200JSONResponse{Dogs: []contract.FoundDog{}}
 	for _, f := range found {
@@ -156,7 +169,10 @@ func (h handlers) FindOnTelephone(ctx context.Context, r contract.FindOnTelephon
 	return out, err
 }
 
-func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsRequestObject) (contract.GetDogVisitsResponseObject, error) {
+func (h handlers) GetDogVisits(
+	ctx context.Context,
+	r contract.GetDogVisitsRequestObject,
+) (contract.GetDogVisitsResponseObject, error) {
 	w := speaks(ctx)
 	d, err := h.book.DogVisits(ctx, r.DogId)
 	if err != nil {
@@ -174,7 +190,10 @@ func (h handlers) NotNow(ctx context.Context, r contract.NotNowRequestObject) (c
 	return contract.NotNow204Response{}, h.book.NotNow(ctx, r.DogId, r.Body.Weeks)
 }
 
-func (h handlers) GetWaiting(ctx context.Context, _ contract.GetWaitingRequestObject) (contract.GetWaitingResponseObject, error) {
+func (h handlers) GetWaiting(
+	ctx context.Context,
+	_ contract.GetWaitingRequestObject,
+) (contract.GetWaitingResponseObject, error) {
 	waiting, err := h.book.Waiting(ctx)
 	if err != nil {
 		return nil, err
@@ -195,15 +214,24 @@ func (h handlers) GetWaiting(ctx context.Context, _ contract.GetWaitingRequestOb
 	return out, nil
 }
 
-func (h handlers) WaitForDay(ctx context.Context, r contract.WaitForDayRequestObject) (contract.WaitForDayResponseObject, error) {
+func (h handlers) WaitForDay(
+	ctx context.Context,
+	r contract.WaitForDayRequestObject,
+) (contract.WaitForDayResponseObject, error) {
 	return contract.WaitForDay204Response{}, h.book.Wait(ctx, r.DogId, r.On, orZero(r.Body.Note))
 }
 
-func (h handlers) WaitNoMore(ctx context.Context, r contract.WaitNoMoreRequestObject) (contract.WaitNoMoreResponseObject, error) {
+func (h handlers) WaitNoMore(
+	ctx context.Context,
+	r contract.WaitNoMoreRequestObject,
+) (contract.WaitNoMoreResponseObject, error) {
 	return contract.WaitNoMore204Response{}, h.book.WaitNoMore(ctx, r.DogId, r.On)
 }
 
-func (h handlers) GiveBack(ctx context.Context, r contract.GiveBackRequestObject) (contract.GiveBackResponseObject, error) {
+func (h handlers) GiveBack(
+	ctx context.Context,
+	r contract.GiveBackRequestObject,
+) (contract.GiveBackResponseObject, error) {
 	return contract.GiveBack204Response{}, h.book.GiveBack(ctx, r.Body.What, r.Body.Id)
 }
 
@@ -215,8 +243,20 @@ func (h handlers) visits(w words.Words, all []book.Visit) ([]contract.Visit, err
 			return nil, err
 		}
 		one := contract.Visit{
-			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Ends()), Minutes: v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
-			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting, Note: given(v.Kept.Note), OffBy: given(v.Kept.OffBy),
+			Id:       v.Kept.ID,
+			Dog:      dog,
+			On:       v.On,
+			Start:    v.Start,
+			Ends:     int(v.Ends()),
+			Minutes:  v.Kept.Minutes,
+			State:    v.State,
+			Sequence: v.Kept.Sequence,
+			Standing: contract.VisitStanding(
+				v.Standing,
+			),
+			SittingId: v.Kept.Sitting,
+			Note:      given(v.Kept.Note),
+			OffBy:     given(v.Kept.OffBy),
 		}
 		if !v.Breaks.Nothing() {
 			one.Breaks = of(w.Say(v.Breaks))
@@ -241,15 +281,36 @@ func (h handlers) visits(w words.Words, all []book.Visit) ([]contract.Visit, err
 func (h handlers) offers(w words.Words, all []round.Offer) []contract.Offer {
 	out := []contract.Offer{}
 	for _, o := range all {
-		out = append(out, contract.Offer{On: o.On, Start: o.Start, InDays: o.On.Sub(h.book.Today()), Minutes: o.Dog.Minutes, Reasons: w.All(o.Reasons)})
+		out = append(
+			out,
+			contract.Offer{
+				On:      o.On,
+				Start:   o.Start,
+				InDays:  o.On.Sub(h.book.Today()),
+				Minutes: o.Dog.Minutes,
+				Reasons: w.All(o.Reasons),
+			},
+		)
 	}
 	return out
 }
 
 func roundDog(w words.Words, d round.Dog, row book.RoundDog) (contract.RoundDog, error) {
 	out := contract.RoundDog{
-		DogId: row.DogID, Name: row.Name, OwnerId: row.OwnerID, Owner: row.OwnerName, Takes: minutes(d.Takes), Minutes: d.Minutes,
-		Help: cmp.Or(d.Help, round.NoHelp), Hard: d.Hard, Nails: d.Nails, Due: dated(d.Window.Due), Touches: dated(d.Window.Touches),
+		DogId:   row.DogID,
+		Name:    row.Name,
+		OwnerId: row.OwnerID,
+		Owner:   row.OwnerName,
+		Takes:   minutes(d.Takes),
+		Minutes: d.Minutes,
+		Help: cmp.Or(
+			d.Help,
+			round.NoHelp,
+		),
+		Hard:    d.Hard,
+		Nails:   d.Nails,
+		Due:     dated(d.Window.Due),
+		Touches: dated(d.Window.Touches),
 	}
 	if row.Due == nil {
 		return out, nil
@@ -273,8 +334,16 @@ func roundWay(w words.Words, way round.Way) (out contract.RoundWay, err error) {
 
 func roundLoad(w words.Words, d book.DayLoad) contract.RoundLoad {
 	out := contract.RoundLoad{
-		On: d.On, Open: d.Open, Dogs: d.Load.Dogs, Minutes: d.Load.Minutes, Nails: d.Load.Nails, Hard: d.Load.Hard,
-		GrindingMinutes: d.Load.Grinding, Over: w.All(d.Load.Over), Prepare: w.All(d.Prepare), Bars: []contract.ClockStretch{},
+		On:              d.On,
+		Open:            d.Open,
+		Dogs:            d.Load.Dogs,
+		Minutes:         d.Load.Minutes,
+		Nails:           d.Load.Nails,
+		Hard:            d.Load.Hard,
+		GrindingMinutes: d.Load.Grinding,
+		Over:            w.All(d.Load.Over),
+		Prepare:         w.All(d.Prepare),
+		Bars:            []contract.ClockStretch{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
@@ -286,88 +355,3 @@ func roundLoad(w words.Words, d book.DayLoad) contract.RoundLoad {
 	}
 	return out
 }
-
-func workingWeek(says words.Words, w book.WorkingWeek) contract.WorkingWeek {
-	out := contract.WorkingWeek{Version: w.Version, AroundMinutes: w.Week.Around, Days: []contract.WorkingDay{}, Exceptions: []contract.WorkingException{}}
-	for _, name := range date.EveryDay.Names() {
-		if hours, is := w.Week.Days[weekday(contract.Weekday(name))]; is {
-			out.Days = append(out.Days, contract.WorkingDay{Weekday: contract.Weekday(name), Hours: workingHours(hours)})
-		}
-	}
-	for _, kind := range round.MessageKinds() {
-		out.Texts = append(out.Texts, contract.MessageText{Kind: kind, Text: cmp.Or(w.Texts[kind], book.UsualText(says, kind))})
-	}
-	out.Remind = &w.Remind
-	for on, hours := range w.Week.Except {
-		out.Exceptions = append(out.Exceptions, contract.WorkingException{On: on, Hours: workingHours(hours)})
-	}
-	slices.SortFunc(out.Exceptions, func(a, b contract.WorkingException) int { return a.On.Sub(b.On) })
-	for _, limit := range []struct {
-		told int
-		out  **int
-	}{{w.Limits.Minutes, &out.MostMinutes}, {w.Limits.Dogs, &out.MostDogs}, {w.Limits.Hard, &out.MostHard}} {
-		if limit.told > 0 {
-			*limit.out = &limit.told
-		}
-	}
-	return out
-}
-
-func workingWeekOf(in contract.WorkingWeek) (book.WorkingWeek, error) {
-	w := book.WorkingWeek{
-		Version: in.Version, Limits: round.Limits{Minutes: orZero(in.MostMinutes), Dogs: orZero(in.MostDogs), Hard: orZero(in.MostHard)},
-		Week: round.Week{Around: in.AroundMinutes, Days: map[time.Weekday]round.Hours{}, Except: map[date.Date]round.Hours{}},
-	}
-	w.Remind = orZero(in.Remind)
-	for _, t := range in.Texts {
-		if !book.Usual(t.Kind, t.Text) {
-			if w.Texts == nil {
-				w.Texts = map[round.MessageKind]string{}
-			}
-			w.Texts[t.Kind] = t.Text
-		}
-	}
-	var f fault.Fields
-	for _, d := range in.Days {
-		if _, twice := w.Week.Days[weekday(d.Weekday)]; twice {
-			f.Add("days", string(d.Weekday), say.Of(mustNameEachWeekdayOnce))
-		}
-		w.Week.Days[weekday(d.Weekday)] = hoursOf(d.Hours)
-	}
-	for _, e := range in.Exceptions {
-		if _, twice := w.Week.Except[e.On]; twice {
-			f.Add("exceptions", e.On.String(), say.Of(mustNameEachDayOnce))
-		}
-		w.Week.Except[e.On] = hoursOf(e.Hours)
-	}
-	return w, f.Err()
-}
-
-func workingHours(h round.Hours) contract.WorkingHours {
-	out := contract.WorkingHours{From: h.From, To: h.To, Place: &h.Place, Helper: []contract.ClockStretch{}}
-	if h.Break.Minutes() > 0 {
-		out.Break = &contract.ClockStretch{From: h.Break.From, To: h.Break.To}
-	}
-	for _, s := range h.Helper {
-		out.Helper = append(out.Helper, contract.ClockStretch{From: s.From, To: s.To})
-	}
-	return out
-}
-
-func hoursOf(in contract.WorkingHours) round.Hours {
-	h := round.Hours{Stretch: round.Stretch{From: in.From, To: in.To}, Place: strings.TrimSpace(orZero(in.Place))}
-	if in.Break != nil {
-		h.Break = round.Stretch{From: in.Break.From, To: in.Break.To}
-	}
-	for _, s := range in.Helper {
-		h.Helper = append(h.Helper, round.Stretch{From: s.From, To: s.To})
-	}
-	return h
-}
-
-var weekdays = map[contract.Weekday]time.Weekday{
-	contract.Mon: time.Monday, contract.Tue: time.Tuesday, contract.Wed: time.Wednesday, contract.Thu: time.Thursday,
-	contract.Fri: time.Friday, contract.Sat: time.Saturday, contract.Sun: time.Sunday,
-}
-
-func weekday(name contract.Weekday) time.Weekday { return weekdays[name] }

@@ -46,9 +46,20 @@ func TestTheRoundCallsWhoIsDue(t *testing.T) {
 	require.Len(t, calls.Calls, 2, "one was done two days ago")
 	assert.Equal(t, dogs[0].Id, calls.Calls[0].Dog.DogId, "the longest on the floor first")
 	offer := calls.Calls[0].Offers[0]
-	assert.GreaterOrEqual(t, calls.Calls[0].Dog.Minutes, int(calls.Calls[0].Dog.Takes.Minutes), "four days in five it is done by then")
+	assert.GreaterOrEqual(
+		t,
+		calls.Calls[0].Dog.Minutes,
+		int(calls.Calls[0].Dog.Takes.Minutes),
+		"four days in five it is done by then",
+	)
 
-	agreed := ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], offer.On.String(), offer.Start, "agreed"), 200)
+	agreed := ask[contract.Visit](
+		c,
+		"PUT",
+		visitAt(),
+		visitBody(dogs[0], offer.On.String(), offer.Start, "agreed"),
+		200,
+	)
 	assert.Empty(t, agreed.Breaks)
 	calls = ask[contract.Calls](c, "GET", "/api/round/calls", "", 200)
 	require.Len(t, calls.Calls, 1, "who has a place is called no more")
@@ -65,7 +76,11 @@ func TestASittingBelongsToItsVisit(t *testing.T) {
 	first := ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-24", round.At(10, 0), "agreed"), 200)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[1], "2026-11-24", round.At(11, 0), "agreed"), 200)
 	day := ask[contract.RoundDay](c, "GET", "/api/round/days/2026-11-24", "", 200)
-	assert.Equal(t, []contract.VisitStanding{"next", "to_come"}, []contract.VisitStanding{day.Visits[0].Standing, day.Visits[1].Standing})
+	assert.Equal(
+		t,
+		[]contract.VisitStanding{"next", "to_come"},
+		[]contract.VisitStanding{day.Visits[0].Standing, day.Visits[1].Standing},
+	)
 	sitting := c.planned(dogs[0])
 	ask[contract.DogView](c, "POST", "/api/dogs/"+dogs[0].Id.String()+"/sittings", sitting, 201)
 	day = ask[contract.RoundDay](c, "GET", "/api/round/days/2026-11-24", "", 200)
@@ -153,7 +168,13 @@ func TestOwnersAndTheirDogs(t *testing.T) {
 	for _, o := range visits.Offers {
 		assert.Equal(t, time.Wednesday, o.On.Weekday(), "the owner's hours")
 	}
-	agreed := ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], visits.Offers[0].On.String(), visits.Offers[0].Start, "agreed"), 200)
+	agreed := ask[contract.Visit](
+		c,
+		"PUT",
+		visitAt(),
+		visitBody(dogs[0], visits.Offers[0].On.String(), visits.Offers[0].Start, "agreed"),
+		200,
+	)
 	second := ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[1].Id.String()+"/visits", "", 200)
 	assert.Equal(t, agreed.On, second.Offers[0].On)
 	assert.Contains(t, second.Offers[0].Reasons, "with the owner's other dog")
@@ -161,7 +182,11 @@ func TestOwnersAndTheirDogs(t *testing.T) {
 	status, _ = c.do("DELETE", at, "")
 	assert.Equal(t, 204, status)
 	assert.Empty(t, ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners)
-	assert.Nil(t, ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[0].Id.String()+"/visits", "", 200).Dog.OwnerId, "the dogs stay")
+	assert.Nil(
+		t,
+		ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[0].Id.String()+"/visits", "", 200).Dog.OwnerId,
+		"the dogs stay",
+	)
 	for body, want := range map[string]string{
 		`{"name":"","reach":"hand"}`:                         "name",
 		`{"name":"A","reach":"text","address":"call me"}`:    "address",
@@ -211,7 +236,13 @@ func TestCallsComeByPages(t *testing.T) {
 // A day is held against the kit: what is blunt by then is said, and what other days ask before it counts.
 func TestADayIsHeldAgainstTheKit(t *testing.T) {
 	c, dogs := groomers(t, 60, 50)
-	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier","limit":150}`, uuid.NewString()), 200)
+	ask[contract.Kit](
+		c,
+		"POST",
+		"/api/kit",
+		fmt.Sprintf(`{"id":%q,"kind":"large_plier","limit":150}`, uuid.NewString()),
+		200,
+	)
 	for i, on := range []string{"2026-11-25", "2026-11-26"} {
 		ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[i], on, round.At(10, 0), "agreed"), 200)
 	}
@@ -219,5 +250,9 @@ func TestADayIsHeldAgainstTheKit(t *testing.T) {
 	assert.Empty(t, week.Week[1].Prepare)
 	assert.Empty(t, week.Week[2].Prepare)
 	require.Len(t, week.Load.Prepare, 1)
-	assert.Regexp(t, `^sharpen the large plier before it: by then about \d+ of 150 cuts, and \d+ that day$`, week.Load.Prepare[0])
+	assert.Regexp(
+		t,
+		`^sharpen the large plier before it: by then about \d+ of 150 cuts, and \d+ that day$`,
+		week.Load.Prepare[0],
+	)
 }

@@ -44,13 +44,24 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		return nil, err
 	}
 	said := otter.Must(&otter.Options[sayable, json.RawMessage]{MaximumSize: mostSaid})
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Restore, o.Trouble, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
-		RequestErrorHandlerFunc:  refuseUnread,
-		HandlerErrorFunc:         refuse,
-		ResponseErrorHandlerFunc: refuse,
-	})
-	pack := gzip.Gzip(gzip.BestSpeed, gzip.WithExcludedPathsRegexs([]string{`/(changes|readings|export)$`, `^/api/pictures/`})) // streams go as they come, and what is packed is not packed again
-	contract.RegisterHandlersWithOptions(engine.Group("", pack, there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
+	strict := contract.NewStrictHandlerWithOptions(
+		handlers{b, o.Demo, o.Restore, o.Trouble, said},
+		[]contract.StrictMiddlewareFunc{ownContext},
+		contract.StrictGinServerOptions{
+			RequestErrorHandlerFunc:  refuseUnread,
+			HandlerErrorFunc:         refuse,
+			ResponseErrorHandlerFunc: refuse,
+		},
+	)
+	pack := gzip.Gzip(
+		gzip.BestSpeed,
+		gzip.WithExcludedPathsRegexs([]string{`/(changes|readings|export)$`, `^/api/pictures/`}),
+	) // streams go as they come, and what is packed is not packed again
+	contract.RegisterHandlersWithOptions(
+		engine.Group("", pack, there(b), cleanBody, check),
+		strict,
+		contract.GinServerOptions{ErrorHandler: refuseAddress},
+	)
 	spec, err := contract.GetSpecJSON()
 	if err != nil {
 		return nil, err
@@ -69,6 +80,7 @@ func newEngine(today func() date.Date, also ...gin.HandlerFunc) *gin.Engine {
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request that ends, ends what it began
-	engine.Use(append(also, logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), limitBody)...)
+	engine.Use(
+		append(also, logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), limitBody)...)
 	return engine
 }

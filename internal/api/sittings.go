@@ -19,7 +19,10 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) (contract.GetPlanResponseObject, error) {
+func (h handlers) GetPlan(
+	ctx context.Context,
+	r contract.GetPlanRequestObject,
+) (contract.GetPlanResponseObject, error) {
 	helper := r.Params.Helper != nil && *r.Params.Helper
 	p, err := h.book.Plan(ctx, r.DogId, helper)
 	if err != nil {
@@ -28,16 +31,41 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	w := speaks(ctx)
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
-		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(w, p.Cautions),
-		Helper: helper, Helping: handling.Helper, Blocked: w.Say(p.Blocked), NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: lines(w, []say.Line{{Key: sitting.Support}})[0],
+		DogId:       p.Dog.ID,
+		Name:        p.Dog.Name,
+		Today:       h.book.Today(),
+		Tool:        p.Tool,
+		Cautions:    cautions(w, p.Cautions),
+		Helper:      helper,
+		Helping:     handling.Helper,
+		Blocked:     w.Say(p.Blocked),
+		NobodyHelps: p.Helpless,
+		Alone:       p.Alone,
+		Calmer:      calmer(p.Calmer),
+		Gently:      p.Gently,
+		Support:     lines(w, []say.Line{{Key: sitting.Support}})[0],
 		Limits:      []contract.Limit{limit(w, p.Tolerance.Nails), limit(w, p.Tolerance.Minutes)},
-		CalmMinutes: p.Tolerance.Calm, Eye: given(w.Say(p.Eye)),
-		Days: []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
+		CalmMinutes: p.Tolerance.Calm,
+		Eye:         given(w.Say(p.Eye)),
+		Days:        []contract.PlanDay{},
+		Left:        []contract.LeftNail{},
+		Holds:       []contract.Hold{},
+		Checklist:   []contract.Thing{},
+		SeeTo:       []contract.SeeTo{},
 	}
 	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(w, n.Verdict), UntoldMm: verdict.Least(n.Claw.Depth, verdict.Terms{}), Why: w.Say(n.Why)})
+		out.Nails = append(
+			out.Nails,
+			contract.PlannedNail{
+				Code:     n.Code,
+				Kind:     n.Kind,
+				Plan:     cuttingPlan(w, n.Verdict),
+				UntoldMm: verdict.Least(n.Claw.Depth, verdict.Terms{}),
+				Why:      w.Say(n.Why),
+			},
+		)
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {
@@ -50,10 +78,22 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		out.Holds = holds(w, p.Holds)
 	}
 	for _, t := range p.Checklist {
-		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: w.Say(t.Words), Why: w.Say(t.Why), Trouble: w.Say(t.Trouble), Missed: t.Missed})
+		out.Checklist = append(
+			out.Checklist,
+			contract.Thing{
+				Key:     t.Key,
+				Words:   w.Say(t.Words),
+				Why:     w.Say(t.Why),
+				Trouble: w.Say(t.Trouble),
+				Missed:  t.Missed,
+			},
+		)
 	}
 	for _, piece := range p.SeeTo {
-		out.SeeTo = append(out.SeeTo, contract.SeeTo{Kind: piece.Item.Kind, Name: piece.Item.Name, Words: w.Say(piece.State.Words)})
+		out.SeeTo = append(
+			out.SeeTo,
+			contract.SeeTo{Kind: piece.Item.Kind, Name: piece.Item.Name, Words: w.Say(piece.State.Words)},
+		)
 	}
 	for _, tool := range kit.Tools() {
 		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: w.All(kit.Cautions(tool))})
@@ -66,7 +106,14 @@ func holds(w words.Words, all []sitting.Hold) []contract.Hold {
 	for _, one := range all {
 		said := lines(w, []say.Line{one.Place, one.Limb, one.Pull, one.Hands})
 		out = append(out, contract.Hold{
-			Paw: one.Paw, Position: one.Position, LeftHanded: one.LeftHanded, Place: said[0], Limb: said[1], Pull: said[2], Hands: said[3], Safety: lines(w, one.Safety),
+			Paw:        one.Paw,
+			Position:   one.Position,
+			LeftHanded: one.LeftHanded,
+			Place:      said[0],
+			Limb:       said[1],
+			Pull:       said[2],
+			Hands:      said[3],
+			Safety:     lines(w, one.Safety),
 		})
 	}
 	return out
@@ -81,8 +128,13 @@ func planDay(w words.Words, d sitting.Day) contract.PlanDay {
 		}
 		out.Stops = append(out.Stops, contract.Stop{
 			ThenTool: then,
-			Code:     s.Code, Why: w.Say(s.Why), Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
-			Grit: given(s.Tool.Grit), Speed: given(s.Tool.Speed),
+			Code:     s.Code,
+			Why:      w.Say(s.Why),
+			Urgent:   s.Urgency.Urgent(),
+			Tool:     s.Tool.Tool,
+			ItemId:   pieceID(s.Tool.Piece),
+			Grit:     given(s.Tool.Grit),
+			Speed:    given(s.Tool.Speed),
 		})
 	}
 	return out
@@ -112,7 +164,10 @@ func idOf(text string) *uuid.UUID {
 	return &id
 }
 
-func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObject) (contract.GetAdviceResponseObject, error) {
+func (h handlers) GetAdvice(
+	ctx context.Context,
+	r contract.GetAdviceRequestObject,
+) (contract.GetAdviceResponseObject, error) {
 	w := speaks(ctx)
 	options, err := h.book.Advice(ctx, r.DogId, r.Code, r.Params.Purpose)
 	if err != nil {
@@ -121,8 +176,18 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 	out := contract.GetAdvice200JSONResponse{Code: r.Code, Purpose: r.Params.Purpose}
 	for _, o := range options {
 		one := contract.ToolOption{
-			Tool: o.Tool, ItemId: pieceID(o.Piece), Owned: o.Piece != nil, For: w.All(o.For), Against: w.All(o.Against),
-			Disputed: w.All(o.Disputed), Out: w.Say(o.Out), Grit: given(o.Grit), GrainUm: given(kit.Grain(o.Grit)), Speed: given(o.Speed),
+			Tool:    o.Tool,
+			ItemId:  pieceID(o.Piece),
+			Owned:   o.Piece != nil,
+			For:     w.All(o.For),
+			Against: w.All(o.Against),
+			Disputed: w.All(
+				o.Disputed,
+			),
+			Out:     w.Say(o.Out),
+			Grit:    given(o.Grit),
+			GrainUm: given(kit.Grain(o.Grit)),
+			Speed:   given(o.Speed),
 		}
 		if o.Piece != nil {
 			one.Name = o.Piece.Item.Name
@@ -132,7 +197,10 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 	return out, nil
 }
 
-func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
+func (h handlers) RecordSitting(
+	ctx context.Context,
+	r contract.RecordSittingRequestObject,
+) (contract.RecordSittingResponseObject, error) {
 	w := speaks(ctx)
 	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar))); err != nil {
 		return nil, err
@@ -146,16 +214,40 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 
 func sittingOf(in contract.SittingInput) book.Sitting {
 	s := book.Sitting{ID: in.Id, Sitting: record.Sitting{
-		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks, Arrival: arrivalOf(in.Arrival),
+		On: orZero(
+			in.On,
+		),
+		Note:    orZero(in.Note),
+		Minutes: in.Minutes,
+		Calm:    in.CalmMinutes,
+		Helper:  orZero(in.Helper),
+		Ticks:   in.Ticks,
+		Arrival: arrivalOf(in.Arrival),
 	}}
 	for _, one := range in.Records {
 		with := orZero(one.Means)
 		r := record.NailRecord{
-			Code:         one.Code,
-			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
-			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),
+			Code: one.Code,
+			LengthBefore: read(
+				measure.Length,
+				one.LengthBeforeMm,
+				with.LengthBefore,
+			),
+			LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
+			GapBefore: read(
+				measure.Gap,
+				one.GapBeforeMm,
+				with.GapBefore,
+			),
+			GapAfter:  read(measure.Gap, one.GapAfterMm, with.GapAfter),
 			SpareLeft: read(measure.Quick, one.SpareLeftMm, with.SpareLeft),
-			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: orZero(one.Reaction), Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure), Assumed: orZero(one.Assumed),
+			Cuts:      one.CutsMm,
+			Tool:      one.Tool,
+			Reaction:  orZero(one.Reaction),
+			Blood:     one.Blood,
+			TookForce: orZero(one.TookForce),
+			Sure:      orZero(one.Sure),
+			Assumed:   orZero(one.Assumed),
 		}
 		if g := one.Ground; g != nil {
 			r.Ground = &record.Ground{Tool: g.Tool, Touches: g.TouchesMm}
@@ -171,7 +263,10 @@ func sittingOf(in contract.SittingInput) book.Sitting {
 	return s
 }
 
-func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittingRequestObject) (contract.WithdrawSittingResponseObject, error) {
+func (h handlers) WithdrawSitting(
+	ctx context.Context,
+	r contract.WithdrawSittingRequestObject,
+) (contract.WithdrawSittingResponseObject, error) {
 	w := speaks(ctx)
 	if err := h.book.Withdraw(ctx, r.DogId, r.SittingId); err != nil {
 		return nil, err
@@ -204,7 +299,10 @@ func moods(all []book.SittingSummary) []contract.Mood {
 		}
 		one := contract.Mood{On: m.On, Minutes: m.Minutes, CalmMinutes: m.Calm, Paws: []contract.PawMood{}}
 		for _, p := range m.Paws {
-			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Strain: p.Worst.Strain(), Worst: given(p.Worst)})
+			one.Paws = append(
+				one.Paws,
+				contract.PawMood{Paw: p.Paw, Nails: p.Nails, Strain: p.Worst.Strain(), Worst: given(p.Worst)},
+			)
 		}
 		out = append(out, one)
 	}

@@ -11,12 +11,18 @@ import (
 	"fribbet/internal/words"
 )
 
-func (h handlers) GetSlices(ctx context.Context, _ contract.GetSlicesRequestObject) (contract.GetSlicesResponseObject, error) {
+func (h handlers) GetSlices(
+	ctx context.Context,
+	_ contract.GetSlicesRequestObject,
+) (contract.GetSlicesResponseObject, error) {
 	known, err := h.slicesKnown(ctx)
 	return contract.GetSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
 }
 
-func (h handlers) KeepSlices(ctx context.Context, r contract.KeepSlicesRequestObject) (contract.KeepSlicesResponseObject, error) {
+func (h handlers) KeepSlices(
+	ctx context.Context,
+	r contract.KeepSlicesRequestObject,
+) (contract.KeepSlicesResponseObject, error) {
 	shot, ends := slicesIn(*r.Body)
 	if err := h.book.KeepSlices(ctx, r.StickId, r.Body.MeantMm, shot, ends); err != nil {
 		return nil, err
@@ -25,7 +31,10 @@ func (h handlers) KeepSlices(ctx context.Context, r contract.KeepSlicesRequestOb
 	return contract.KeepSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
 }
 
-func (h handlers) ForgetSlices(ctx context.Context, r contract.ForgetSlicesRequestObject) (contract.ForgetSlicesResponseObject, error) {
+func (h handlers) ForgetSlices(
+	ctx context.Context,
+	r contract.ForgetSlicesRequestObject,
+) (contract.ForgetSlicesResponseObject, error) {
 	if err := h.book.ForgetSlices(ctx, r.StickId); err != nil {
 		return nil, err
 	}
@@ -33,7 +42,10 @@ func (h handlers) ForgetSlices(ctx context.Context, r contract.ForgetSlicesReque
 	return contract.ForgetSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
 }
 
-func (h handlers) ReadSlices(ctx context.Context, r contract.ReadSlicesRequestObject) (contract.ReadSlicesResponseObject, error) {
+func (h handlers) ReadSlices(
+	ctx context.Context,
+	r contract.ReadSlicesRequestObject,
+) (contract.ReadSlicesResponseObject, error) {
 	shot, ends := slicesIn(*r.Body)
 	stick, so, err := h.book.ReadSlices(r.Body.MeantMm, shot, ends)
 	if err != nil {
@@ -47,7 +59,10 @@ func (h handlers) ReadSlices(ctx context.Context, r contract.ReadSlicesRequestOb
 	return out, err
 }
 
-func (h handlers) FindCard(_ context.Context, r contract.FindCardRequestObject) (contract.FindCardResponseObject, error) {
+func (h handlers) FindCard(
+	_ context.Context,
+	r contract.FindCardRequestObject,
+) (contract.FindCardResponseObject, error) {
 	data, err := io.ReadAll(r.Body)
 	if err != nil {
 		return nil, err
@@ -57,9 +72,15 @@ func (h handlers) FindCard(_ context.Context, r contract.FindCardRequestObject) 
 }
 
 // TakeStandInSlices is the simulated camera's picture.
-func (h handlers) TakeStandInSlices(context.Context, contract.TakeStandInSlicesRequestObject) (contract.TakeStandInSlicesResponseObject, error) {
+func (h handlers) TakeStandInSlices(
+	context.Context,
+	contract.TakeStandInSlicesRequestObject,
+) (contract.TakeStandInSlicesResponseObject, error) {
 	data, err := h.book.TakeSlices()
-	return contract.TakeStandInSlices200ImagejpegResponse{Body: bytes.NewReader(data), ContentLength: int64(len(data))}, err
+	return contract.TakeStandInSlices200ImagejpegResponse{
+		Body:          bytes.NewReader(data),
+		ContentLength: int64(len(data)),
+	}, err
 }
 
 func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
@@ -82,7 +103,9 @@ func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResp
 	before := []contract.SlicesMeasured{}
 	for _, m := range all {
 		before = append(before, contract.SlicesMeasured{On: m.On, MeantMm: m.Learnt.Meant, TrueMm: contract.Times{
-			Value: m.Learnt.Meant * m.Times.Value, Low: m.Learnt.Meant * m.Times.Low, High: m.Learnt.Meant * m.Times.High,
+			Value: m.Learnt.Meant * m.Times.Value,
+			Low:   m.Learnt.Meant * m.Times.Low,
+			High:  m.Learnt.Meant * m.Times.High,
 		}, SpreadMm: m.Spread.Value})
 	}
 	out.All = before
@@ -91,7 +114,11 @@ func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResp
 
 func learnt(w words.Words, l hand.Learnt) contract.SlicesLearnt {
 	return contract.SlicesLearnt{
-		MeantMm: l.Meant, Count: l.Count, Times: contract.Times{Value: l.Times.Value, Low: l.Times.Low, High: l.Times.High},
-		Spread: inMM(l.Spread), UsualSpreadMm: l.Usual, Says: lines(w, l.Says()),
+		MeantMm:       l.Meant,
+		Count:         l.Count,
+		Times:         contract.Times{Value: l.Times.Value, Low: l.Times.Low, High: l.Times.High},
+		Spread:        inMM(l.Spread),
+		UsualSpreadMm: l.Usual,
+		Says:          lines(w, l.Says()),
 	}
 }

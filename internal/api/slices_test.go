@@ -15,8 +15,21 @@ import (
 
 // slicesOf is a picture of slices as somebody would mark it.
 func slicesOf(meant float64, mm ...float64) (contract.SlicesInput, string) {
-	taken := standin.Stick{Slices: mm, Seed: 1}.Take(photo.Looking{Point: photo.Point{X: 43, Y: 38}, Distance: 128, Tilt: 11, About: 40}, 2048, 1536)
-	in := contract.SlicesInput{Width: 2048, Height: 1536, MeantMm: meant, Handles: []contract.PicturePoint{}, Slices: [][]contract.PicturePoint{}}
+	taken := standin.Stick{
+		Slices: mm,
+		Seed:   1,
+	}.Take(
+		photo.Looking{Point: photo.Point{X: 43, Y: 38}, Distance: 128, Tilt: 11, About: 40},
+		2048,
+		1536,
+	)
+	in := contract.SlicesInput{
+		Width:   2048,
+		Height:  1536,
+		MeantMm: meant,
+		Handles: []contract.PicturePoint{},
+		Slices:  [][]contract.PicturePoint{},
+	}
 	for _, c := range taken.Corners {
 		in.Handles = append(in.Handles, xy(c))
 	}
@@ -48,7 +61,12 @@ func TestAHandThatCutsThickIsReckonedWith(t *testing.T) {
 	assert.Equal(t, known, ask[contract.SlicesKnown](c, "PUT", at, body, 200), "the same again changes nothing")
 	_, other := slicesOf(1, 1, 1, 1, 1, 1)
 	c.do("PUT", at, other)
-	assert.Equal(t, known, ask[contract.SlicesKnown](c, "GET", "/api/slices", "", 200), "another under its id is refused")
+	assert.Equal(
+		t,
+		known,
+		ask[contract.SlicesKnown](c, "GET", "/api/slices", "", 200),
+		"another under its id is refused",
+	)
 
 	after := ask[contract.Plan](c, "GET", "/api/dogs/"+dog.Id.String()+"/plan", "", 200)
 	assert.Less(t, planned(after), planned(before)-0.2, "the same nail, named in what this hand means")
@@ -100,7 +118,13 @@ func lengthOf(v contract.DogView, code string) float64 {
 // cutOnce tells a sitting of today: 1 mm off LF3.
 func (c *client) cutOnce(d contract.Dog) {
 	c.t.Helper()
-	ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", `{"id":"`+uuid.NewString()+`","records":[{"code":"LF3","tool":"guillotine","cuts_mm":[1],"blood":false}]}`, 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		"/api/dogs/"+d.Id.String()+"/sittings",
+		`{"id":"`+uuid.NewString()+`","records":[{"code":"LF3","tool":"guillotine","cuts_mm":[1],"blood":false}]}`,
+		201,
+	)
 }
 
 func TestSlicesThatTellNothingAreRefused(t *testing.T) {

@@ -12,7 +12,8 @@ import (
 	"fribbet/internal/words"
 )
 
-// spoken is where a request keeps how it is answered: a function, since Settings are read only where there is something to say.
+// spoken is where a request keeps how it is answered: a function, since Settings are read only where there is something
+// to say.
 const spoken = "words"
 
 // speaking makes requests answered in the language that their browser wants, in the units of Settings.

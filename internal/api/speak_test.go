@@ -11,7 +11,8 @@ import (
 	"fribbet/internal/api/contract"
 )
 
-// Answers are in the language of whoever asks, with the key for programs; the same row, asked for in another, is in that.
+// Answers are in the language of whoever asks, with the key for programs; the same row, asked for in another, is in
+// that.
 func TestAnswersSpeakTheLanguageOfWhoeverAsks(t *testing.T) {
 	c, _ := groomers(t, 40)
 	c.speaks = "de-DE,de;q=0.9,en;q=0.5"
@@ -21,7 +22,13 @@ func TestAnswersSpeakTheLanguageOfWhoeverAsks(t *testing.T) {
 	assert.Contains(t, english.Reason, "four weeks are up")
 	assert.Contains(t, german.Reason, "vier Wochen sind um")
 	c.speaks = "de"
-	problem := ask[contract.Problem](c, "POST", "/api/dogs", `{"name":"Moss","age_years":4,"weights":[{"kg":2000}]}`, 422)
+	problem := ask[contract.Problem](
+		c,
+		"POST",
+		"/api/dogs",
+		`{"name":"Moss","age_years":4,"weights":[{"kg":2000}]}`,
+		422,
+	)
 	assert.Contains(t, problem.Detail, "Nichts wurde geschrieben: weights[0].kg: muss von")
 	assert.Equal(t, "muss von 0,1 bis 160 kg sein", problem.Errors[0].Expected)
 	assert.Equal(t, "weights[0].kg", problem.Errors[0].Field, "for programs")
@@ -38,11 +45,21 @@ func TestOwnersReadTheirOwnLanguage(t *testing.T) {
 	owners := ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners
 	theirs := owners[0]
 	body := `{"version":1,"name":"Owner 0","reach":"text","address":"+44 1632 960000","may_offer":true,"language":"de"}`
-	assert.Equal(t, contract.Language("de"), *ask[contract.OwnerView](c, "PUT", "/api/owners/"+theirs.Id.String(), body, 200).Owner.Language)
+	assert.Equal(
+		t,
+		contract.Language("de"),
+		*ask[contract.OwnerView](c, "PUT", "/api/owners/"+theirs.Id.String(), body, 200).Owner.Language,
+	)
 	c.speaks = "en"
 	assert.Contains(t, c.offers(dogs[0]).Text, "Die Krallen von Dog 0 sind fällig")
 	assert.Contains(t, c.offers(dogs[1]).Text, "Dog 1's nails are due")
-	card := ask[contract.Card](c, "GET", "/api/dogs/"+dogs[0].Id.String()+"/sittings/"+c.view(dogs[0]).Sittings[0].Id.String()+"/card", "", 200)
+	card := ask[contract.Card](
+		c,
+		"GET",
+		"/api/dogs/"+dogs[0].Id.String()+"/sittings/"+c.view(dogs[0]).Sittings[0].Id.String()+"/card",
+		"",
+		200,
+	)
 	assert.Equal(t, contract.Language("de"), card.Language)
 	assert.Contains(t, card.Done, "Krallen gekürzt.")
 	assert.Equal(t, "Daheim", card.Headings.Home)
@@ -57,7 +74,13 @@ func TestOwnersReadTheirOwnLanguage(t *testing.T) {
 	status, text := c.do("PUT", "/api/settings", settings)
 	require.Equal(t, 200, status, string(text))
 	assert.Contains(t, calendar(), "SUMMARY:Krallen: Dog 0")
-	problem := ask[contract.Problem](c, "PUT", "/api/owners/"+uuid.NewString(), `{"name":"A","reach":"hand","language":"fr"}`, 400)
+	problem := ask[contract.Problem](
+		c,
+		"PUT",
+		"/api/owners/"+uuid.NewString(),
+		`{"name":"A","reach":"hand","language":"fr"}`,
+		400,
+	)
 	assert.Equal(t, "language", problem.Errors[0].Field)
 }
 
@@ -65,8 +88,14 @@ func TestOwnersReadTheirOwnLanguage(t *testing.T) {
 func TestNailsAreNamedAsWhoReadsThemDoes(t *testing.T) {
 	for role, want := range map[string]string{"keeper": "The left fore third toe: torn into the quick", "groomer": "LF3: torn into the quick"} {
 		c := newClient(t)
-		c.do("PUT", "/api/settings", `{"role":"`+role+`","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`)
-		d := c.addDog(`{"name":"Moss","age_years":4,"weights":[{"kg":20}],"nails":[{"code":"LF3","state":"torn","colour":"dark","shape":"usual"},{"code":"LF4","state":"sound","colour":"dark","shape":"usual"}]}`)
+		c.do(
+			"PUT",
+			"/api/settings",
+			`{"role":"`+role+`","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`,
+		)
+		d := c.addDog(
+			`{"name":"Moss","age_years":4,"weights":[{"kg":20}],"nails":[{"code":"LF3","state":"torn","colour":"dark","shape":"usual"},{"code":"LF4","state":"sound","colour":"dark","shape":"usual"}]}`,
+		)
 		var all []string
 		for _, caution := range c.view(d).Cautions {
 			all = append(all, caution.Words)

@@ -23,16 +23,38 @@ func TestTheTelephone(t *testing.T) {
 	assert.Nil(t, find("dog%201")[0].Next)
 
 	at := visitAt()
-	would := ask[contract.Visit](c, "PUT", at, fmt.Sprintf(`{"dog_id":%q,"on":"2027-01-14","start":750,"state":"agreed","ask":true}`, dogs[1].Id), 200)
+	would := ask[contract.Visit](
+		c,
+		"PUT",
+		at,
+		fmt.Sprintf(`{"dog_id":%q,"on":"2027-01-14","start":750,"state":"agreed","ask":true}`, dogs[1].Id),
+		200,
+	)
 	require.NotNil(t, would.Breaks)
 	assert.Contains(t, *would.Breaks, "runs into the break")
 	assert.Nil(t, find("dog%201")[0].Next, "asked, and not kept")
-	v := ask[contract.Visit](c, "PUT", at, fmt.Sprintf(`{"dog_id":%q,"on":"2027-01-14","start":840,"state":"agreed","note":"rings before"}`, dogs[1].Id), 200)
+	v := ask[contract.Visit](
+		c,
+		"PUT",
+		at,
+		fmt.Sprintf(`{"dog_id":%q,"on":"2027-01-14","start":840,"state":"agreed","note":"rings before"}`, dogs[1].Id),
+		200,
+	)
 	assert.Equal(t, "rings before", *v.Note)
 	next := find("dog%201")[0].Next
 	require.NotNil(t, next)
 	assert.Equal(t, "2027-01-14", next.On.String())
-	moved := ask[contract.Visit](c, "PUT", at, fmt.Sprintf(`{"dog_id":%q,"on":"2027-01-18","start":600,"state":"agreed","sequence":%d}`, dogs[1].Id, v.Sequence), 200)
+	moved := ask[contract.Visit](
+		c,
+		"PUT",
+		at,
+		fmt.Sprintf(
+			`{"dog_id":%q,"on":"2027-01-18","start":600,"state":"agreed","sequence":%d}`,
+			dogs[1].Id,
+			v.Sequence,
+		),
+		200,
+	)
 	assert.Equal(t, "2027-01-18", moved.On.String())
 
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2027-03-15", 600, "agreed"), 200)
@@ -40,7 +62,12 @@ func TestTheTelephone(t *testing.T) {
 	require.Len(t, again, 3)
 	assert.Equal(t, []bool{true, false, true}, []bool{again[0].Kept, again[1].Kept, again[2].Kept})
 	assert.Contains(t, *again[1].Why, "runs into Dog 0")
-	assert.Equal(t, again, ask[contract.Repeated](c, "POST", at+"/repeat", `{"every_weeks":4,"times":3}`, 200).Days, "the same again changes nothing")
+	assert.Equal(
+		t,
+		again,
+		ask[contract.Repeated](c, "POST", at+"/repeat", `{"every_weeks":4,"times":3}`, 200).Days,
+		"the same again changes nothing",
+	)
 	for body, field := range map[string]string{`{"every_weeks":0,"times":3}`: "every_weeks", `{"every_weeks":4,"times":99}`: "times"} {
 		status, text := c.do("POST", at+"/repeat", body)
 		assert.Equal(t, 422, status)
@@ -59,7 +86,14 @@ func TestOnlyAnOwnersLateCallingOffCounts(t *testing.T) {
 	}
 	at, sequence := visitAt(), 0
 	say := func(state, by, on string) {
-		body := fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":840,"state":%q,"sequence":%d%s}`, dogs[0].Id, on, state, sequence, by)
+		body := fmt.Sprintf(
+			`{"dog_id":%q,"on":%q,"start":840,"state":%q,"sequence":%d%s}`,
+			dogs[0].Id,
+			on,
+			state,
+			sequence,
+			by,
+		)
 		sequence = ask[contract.Visit](c, "PUT", at, body, 200).Sequence
 	}
 	today, soon := c.now.Format("2006-01-02"), c.now.AddDate(0, 0, 7).Format("2006-01-02")
@@ -74,6 +108,10 @@ func TestOnlyAnOwnersLateCallingOffCounts(t *testing.T) {
 	say("agreed", "", today)
 	say("called_off", `,"off_by":"owner"`, today)
 	assert.Equal(t, 1, counts())
-	status, _ := c.do("PUT", "/api/round/visits/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":840,"state":"called_off","off_by":"nobody"}`, dogs[0].Id, today))
+	status, _ := c.do(
+		"PUT",
+		"/api/round/visits/"+uuid.NewString(),
+		fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":840,"state":"called_off","off_by":"nobody"}`, dogs[0].Id, today),
+	)
 	assert.Equal(t, 400, status)
 }

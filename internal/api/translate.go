@@ -37,8 +37,15 @@ func smallRank(g feet.Glance) contract.SmallRank {
 	out := contract.SmallRank{FloorMm: g.Floor, Bars: []contract.SmallBar{}}
 	for _, b := range g.Bars {
 		bar := contract.SmallBar{
-			Code: b.Code, Group: b.Code.Group(), State: b.State, TopMm: b.Top, QuickMm: b.Quick, QuickShortMm: b.QuickShort,
-			QuickLongMm: b.QuickLong, OnFloor: b.OnFloor, Curling: b.Curling,
+			Code:         b.Code,
+			Group:        b.Code.Group(),
+			State:        b.State,
+			TopMm:        b.Top,
+			QuickMm:      b.Quick,
+			QuickShortMm: b.QuickShort,
+			QuickLongMm:  b.QuickLong,
+			OnFloor:      b.OnFloor,
+			Curling:      b.Curling,
 		}
 		bar.Length.Mm, bar.Length.Source = b.Length, b.Source
 		out.Bars = append(out.Bars, bar)
@@ -60,8 +67,19 @@ func cautions(w words.Words, all []dog.Caution) []contract.Caution {
 
 func next(w words.Words, n due.Next, reason string, e due.Explanation) contract.Next {
 	out := contract.Next{
-		Dates: n.Dates, Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
-		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(w, e), Touches: dated(n.Touches), First: list(n.First), Again: list(n.Again), MayTouch: list(n.MayTouch),
+		Dates:    n.Dates,
+		Due:      n.Due,
+		Earliest: n.Earliest,
+		Late:     n.Late,
+		Cautious: n.Cautious,
+		Rule:     n.Rule,
+		Nails:    list(n.Nails),
+		Reason:   reason,
+		Why:      why(w, e),
+		Touches:  dated(n.Touches),
+		First:    list(n.First),
+		Again:    list(n.Again),
+		MayTouch: list(n.MayTouch),
 	}
 	if n.Clear != "" {
 		out.ClearRhythm = &n.Clear
@@ -86,7 +104,14 @@ func next(w words.Words, n due.Next, reason string, e due.Explanation) contract.
 func why(w words.Words, e due.Explanation) contract.Why {
 	out := contract.Why{Sentence: w.Say(e.Sentence)}
 	for _, r := range e.Rows {
-		row := contract.WhyRow{Rule: r.Rule, Words: w.Say(r.Words), Nails: list(r.Nails), Decides: r.Decides, Followed: r.Followed, Due: dated(r.Due)}
+		row := contract.WhyRow{
+			Rule:     r.Rule,
+			Words:    w.Say(r.Words),
+			Nails:    list(r.Nails),
+			Decides:  r.Decides,
+			Followed: r.Followed,
+			Due:      dated(r.Due),
+		}
 		if row.Due != nil {
 			row.Days = &r.Days
 		}

@@ -81,8 +81,17 @@ func TestASittingGivenBackWearsTheBladesAgain(t *testing.T) {
 	item := uuid.NewString()
 	c.do("POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"small_plier"}`, item))
 	sitting := uuid.NewString()
-	ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings",
-		fmt.Sprintf(`{"id":%q,"records":[{"code":"LF2","tool":"small_plier","item_id":%q,"cuts_mm":[1,0.5],"blood":false,"reaction":"calm"}]}`, sitting, item), 201)
+	ask[contract.DogView](
+		c,
+		"POST",
+		"/api/dogs/"+d.Id.String()+"/sittings",
+		fmt.Sprintf(
+			`{"id":%q,"records":[{"code":"LF2","tool":"small_plier","item_id":%q,"cuts_mm":[1,0.5],"blood":false,"reaction":"calm"}]}`,
+			sitting,
+			item,
+		),
+		201,
+	)
 	used := func() float64 {
 		for _, i := range ask[contract.Kit](c, "GET", "/api/kit", "", 200).Items {
 			if i.Id.String() == item {
@@ -107,7 +116,13 @@ func TestAQuickPlanGoesOnUnlessAnotherIsOn(t *testing.T) {
 	}
 	at := "/api/dogs/" + d.Id.String() + "/quick-plan"
 	start := func() {
-		ask[contract.DogView](c, "POST", at, fmt.Sprintf(`{"id":%q,"rhythm":"weekly","goal_gap_mm":0.76}`, uuid.NewString()), 200)
+		ask[contract.DogView](
+			c,
+			"POST",
+			at,
+			fmt.Sprintf(`{"id":%q,"rhythm":"weekly","goal_gap_mm":0.76}`, uuid.NewString()),
+			200,
+		)
 	}
 	back := fmt.Sprintf(`{"what":"quick_plan","id":%q}`, d.Id)
 	start()
@@ -132,7 +147,13 @@ func TestAWaitingListIsToldOfAPlaceThatFallsFree(t *testing.T) {
 	}
 	ask[contract.WorkingWeek](c, "PUT", "/api/round/week", jsonOf(t, week), 200)
 	first := visitAt()
-	v := ask[contract.Visit](c, "PUT", first, fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":540,"minutes":15,"state":"agreed"}`, dogs[0].Id, day), 200)
+	v := ask[contract.Visit](
+		c,
+		"PUT",
+		first,
+		fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":540,"minutes":15,"state":"agreed"}`, dogs[0].Id, day),
+		200,
+	)
 	waits := func(i int) string { return "/api/dogs/" + dogs[i].Id.String() + "/waits/" + day }
 	for i := 1; i < 3; i++ {
 		status, text := c.do("PUT", waits(i), `{"note":"any hour"}`)
@@ -146,12 +167,29 @@ func TestAWaitingListIsToldOfAPlaceThatFallsFree(t *testing.T) {
 	assert.Nil(t, list()[0].Place, "the day is full")
 	assert.Equal(t, "any hour", list()[0].Note)
 
-	ask[contract.Visit](c, "PUT", first, fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":540,"minutes":15,"state":"called_off","off_by":"owner","sequence":%d}`, dogs[0].Id, day, v.Sequence), 200)
+	ask[contract.Visit](
+		c,
+		"PUT",
+		first,
+		fmt.Sprintf(
+			`{"dog_id":%q,"on":%q,"start":540,"minutes":15,"state":"called_off","off_by":"owner","sequence":%d}`,
+			dogs[0].Id,
+			day,
+			v.Sequence,
+		),
+		200,
+	)
 	require.NotNil(t, list()[0].Place)
 	assert.Equal(t, dogs[1].Id, list()[0].Dog.DogId)
 	assert.Nil(t, list()[1].Place, "one place is named to one")
 
-	ask[contract.Visit](c, "PUT", visitAt(), fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":%d,"state":"agreed"}`, dogs[1].Id, day, list()[0].Place.Start), 200)
+	ask[contract.Visit](
+		c,
+		"PUT",
+		visitAt(),
+		fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":%d,"state":"agreed"}`, dogs[1].Id, day, list()[0].Place.Start),
+		200,
+	)
 	require.Len(t, list(), 1, "it has its place")
 	c.do("DELETE", waits(2), "")
 	assert.Empty(t, list())

@@ -42,8 +42,14 @@ func validator() (gin.HandlerFunc, error) {
 		route, params, err := router.FindRoute(c.Request)
 		if err == nil {
 			err = openapi3filter.ValidateRequest(c.Request.Context(), &openapi3filter.RequestValidationInput{
-				Request: c.Request, PathParams: params, Route: route,
-				Options: &openapi3filter.Options{MultiError: true, SkipSettingDefaults: true, ExcludeRequestBody: c.FullPath() == importPath},
+				Request:    c.Request,
+				PathParams: params,
+				Route:      route,
+				Options: &openapi3filter.Options{
+					MultiError:          true,
+					SkipSettingDefaults: true,
+					ExcludeRequestBody:  c.FullPath() == importPath,
+				},
 			})
 		}
 		var tooLarge *http.MaxBytesError
@@ -67,7 +73,9 @@ func faultsOf(err error) fault.Fields {
 	var parse *openapi3filter.ParseError
 	switch {
 	case errors.As(err, &request) && request.Parameter != nil:
-		return fault.Fields{{Name: request.Parameter.Name, Value: say.Of(inTheAddress), Want: wanted(request.Parameter)}}
+		return fault.Fields{
+			{Name: request.Parameter.Name, Value: say.Of(inTheAddress), Want: wanted(request.Parameter)},
+		}
 	case errors.As(err, &many):
 		var all fault.Fields
 		for _, e := range many {
@@ -77,7 +85,13 @@ func faultsOf(err error) fault.Fields {
 	case errors.As(err, &one):
 		return fault.Fields{schemaFault(one)}
 	case errors.As(err, &parse):
-		return fault.Fields{{Name: "body", Value: say.Of(somethingElse), Want: say.Of(mustBeJSON, say.Args{"err": say.Name(parse.Error())})}}
+		return fault.Fields{
+			{
+				Name:  "body",
+				Value: say.Of(somethingElse),
+				Want:  say.Of(mustBeJSON, say.Args{"err": say.Name(parse.Error())}),
+			},
+		}
 	default:
 		return fault.Fields{{Name: "body", Value: say.Of(anotherKind), Want: say.Of(mustBeJSONObject)}}
 	}

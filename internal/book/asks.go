@@ -49,7 +49,7 @@ func (b *Book) asked(ctx context.Context, dogs []store.RoundDog) (map[uuid.UUID]
 // keeps it.
 func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Dog, error) {
 	if len(ids) == 0 {
-		return nil, nil
+		return nil, nil //nolint:nilnil // of no dogs nothing
 	}
 	settings, err := b.Settings(ctx)
 	if err != nil {
@@ -75,7 +75,8 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 	err = each(len(ids), func(i int) error {
 		d := dogs[ids[i]]
 		k, err := b.known(ctx, d)
-		if errors.As(err, new(Unreckonable)) || err == nil && reckonable(d, nil, nil) != nil { // its place is kept for it all the same
+		if errors.As(err, new(Unreckonable)) ||
+			err == nil && reckonable(d, nil, nil) != nil { // its place is kept for it all the same
 			worked[i] = round.Unreckoned(d.ID.String(), d.Name)
 			kept[i], err = json.Marshal(worked[i])
 			return err

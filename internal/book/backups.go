@@ -100,7 +100,10 @@ func (b *Book) SoundBackup(ctx context.Context, name string) (string, error) {
 
 // nightDue tells whether a day's backup is still to be made.
 func nightDue(all []store.KeptBackup, now time.Time) bool {
-	made := slices.ContainsFunc(all, func(k store.KeptBackup) bool { return !k.Replaced && date.Of(k.At) == date.Of(now) })
+	made := slices.ContainsFunc(
+		all,
+		func(k store.KeptBackup) bool { return !k.Replaced && date.Of(k.At) == date.Of(now) },
+	)
 	first := !slices.ContainsFunc(all, func(k store.KeptBackup) bool { return !k.Replaced })
 	return first || !made && now.Hour() >= nightHour
 }

@@ -63,7 +63,11 @@ func TestAClockThatJumpedPrunesNothing(t *testing.T) {
 	gone := outlived(ahead, date.Of(at(2027, 27)))
 	assert.LessOrEqual(t, len(gone), 1, "at most the eighth day's")
 	assert.Empty(t, outlived(ahead, date.Of(at(2026, 26))), "the clock is right again")
-	assert.Empty(t, outlived(append(slices.Clone(week[:6]), keptAt(at(2025, 1))), date.Of(at(2025, 1))), "what is ahead of a clock that is behind stays")
+	assert.Empty(
+		t,
+		outlived(append(slices.Clone(week[:6]), keptAt(at(2025, 1))), date.Of(at(2025, 1))),
+		"what is ahead of a clock that is behind stays",
+	)
 }
 
 // The backup that an import makes is the one that is put back, whatever sorts last beside it; an import that is
@@ -94,7 +98,11 @@ func TestADaysBackupIsMadeOnceTheNightIsOver(t *testing.T) {
 	assert.True(t, nightDue(yesterday, at(25, 20)), "the machine was off at night")
 	assert.False(t, nightDue([]store.KeptBackup{keptAt(at(25, 9))}, at(25, 20)), "one asked for by day is the day's")
 	assert.True(t, nightDue([]store.KeptBackup{keptAt(at(29, 9))}, at(25, 20)), "the clock was put back")
-	assert.True(t, nightDue([]store.KeptBackup{{At: at(25, 9), Replaced: true}}, at(25, 20)), "what a restore replaced is no backup of the book")
+	assert.True(
+		t,
+		nightDue([]store.KeptBackup{{At: at(25, 9), Replaced: true}}, at(25, 20)),
+		"what a restore replaced is no backup of the book",
+	)
 }
 
 // The nightly one is made, found sound and listed; when it cannot be made, that is said until it can.

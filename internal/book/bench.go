@@ -60,7 +60,14 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 }
 
 // stands is a dog's sitting as its log leaves it; what was known of the dog before it need not be looked up again.
-func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day date.Date, log bench.Log, before *known) (Bench, today, error) {
+func (b *Book) stands(
+	ctx context.Context,
+	d store.Dog,
+	sittingID uuid.UUID,
+	day date.Date,
+	log bench.Log,
+	before *known,
+) (Bench, today, error) {
 	state := log.Fold()
 	t, now, err := b.benchAt(ctx, d, sittingID, state, before)
 	if err != nil {
@@ -79,7 +86,13 @@ func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day
 const groundDays = 30
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress, before *known) (today, bench.Bench, error) {
+func (b *Book) benchAt(
+	ctx context.Context,
+	d store.Dog,
+	sittingID uuid.UUID,
+	state bench.Progress,
+	before *known,
+) (today, bench.Bench, error) {
 	if before == nil {
 		k, err := b.knownBefore(ctx, d, sittingID, state)
 		if err != nil {
@@ -101,7 +114,13 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 }
 
 // doubts asks again for what places the quick where it cannot well be.
-func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before bench.Log, events []bench.Event) error {
+func (b *Book) doubts(
+	ctx context.Context,
+	d store.Dog,
+	sittingID uuid.UUID,
+	before bench.Log,
+	events []bench.Event,
+) error {
 	var f fault.Fields
 	recorder := before.Tell(d.Dog)
 	for i, e := range events {
@@ -146,14 +165,23 @@ func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID
 }
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state bench.Progress) (before, after []feet.Reading, err error) {
+func (b *Book) around(
+	ctx context.Context,
+	t today,
+	sittingID uuid.UUID,
+	on date.Date,
+	state bench.Progress,
+) (before, after []feet.Reading, err error) {
 	f := t.feet
 	if f.Known().After(on) { // something was told of later days
 		sittings, checks, err := b.told(ctx, t.dog)
 		if err != nil {
 			return nil, nil, err
 		}
-		sittings = slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID })
+		sittings = slices.DeleteFunc(
+			sittings,
+			func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID },
+		)
 		checks = slices.DeleteFunc(checks, func(c store.WalkRound) bool { return c.On.After(on) })
 		f = fold(t.dog, sittings, checks).feet
 	}
@@ -193,9 +221,14 @@ func (b *Book) begun(ctx context.Context, d store.Dog, events []bench.Event) []b
 	return events
 }
 
-// tell adds events to a log, and returns it with the day of its sitting; and, where they end it, what was known of the dog
-// before it.
-func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, events []bench.Event) (kept bench.Log, on date.Date, stood *known, err error) {
+// tell adds events to a log, and returns it with the day of its sitting; and, where they end it, what was known of the
+// dog before it.
+func (b *Book) tell(
+	ctx context.Context,
+	d store.Dog,
+	sittingID uuid.UUID,
+	events []bench.Event,
+) (kept bench.Log, on date.Date, stood *known, err error) {
 	var f fault.Fields
 	for i, e := range events {
 		is := e.Item == ""
@@ -234,7 +267,8 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	}
 	var state bench.Progress
 	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
-		if len(log) == 0 && events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
+		if len(log) == 0 &&
+			events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
 			return nil, store.ErrNotFound
 		}
 		recorder := log.Tell(d.Dog)
@@ -249,7 +283,9 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 				return nil, err
 			}
 			if err != nil {
-				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
+				return nil, fault.Fields{
+					{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want},
+				}
 			}
 		}
 		state, kept = recorder.State, recorder.Log
@@ -274,7 +310,12 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 }
 
 // grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.
-func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, how func(bench.Log) (bench.Log, error)) (store.Grew, error) {
+func (b *Book) grow(
+	ctx context.Context,
+	dogID, sittingID uuid.UUID,
+	on date.Date,
+	how func(bench.Log) (bench.Log, error),
+) (store.Grew, error) {
 	grew, err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
 	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
 		return grew, AlreadyTold{There: err.Error()}

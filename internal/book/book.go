@@ -100,8 +100,16 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 	got, err := b.store.Settings(ctx)
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
-			Version: new(int), Role: Unset, Language: "en", LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
-			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign, Slices: slices,
+			Version:    new(int),
+			Role:       Unset,
+			Language:   "en",
+			LengthUnit: units.Millimetre,
+			WeightUnit: units.Kilogram,
+			Margin:     quick.Margin,
+			Workdays:   date.EveryDay,
+			Hand:       kit.NewHand,
+			EndPoint:   quick.AtFirstSign,
+			Slices:     slices,
 		}, nil
 	}
 	got.Slices = slices
@@ -153,12 +161,20 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 		f.Under(fmt.Sprintf("holidays[%d]", i), h.Check())
 	}
 	if len(c.Holidays) > mostHolidays {
-		f.Add("holidays", say.Of(spans2, say.Args{"holidays": say.Count(len(c.Holidays))}), say.Of(mustBeAtMostSpans, say.Args{"mostHolidays": say.Count(mostHolidays)}))
+		f.Add(
+			"holidays",
+			say.Of(spans2, say.Args{"holidays": say.Count(len(c.Holidays))}),
+			say.Of(mustBeAtMostSpans, say.Args{"mostHolidays": say.Count(mostHolidays)}),
+		)
 	}
 	slices.SortFunc(c.Holidays, func(x, y date.Span) int { return x.From.Sub(y.From) })
 	for i := 1; i < len(c.Holidays); i++ {
 		if !c.Holidays[i].From.After(c.Holidays[i-1].To) {
-			f.Add(fmt.Sprintf("holidays[%d].from", i), c.Holidays[i].From, say.Of(mustLieAfterTheHoliday, say.Args{"to": c.Holidays[i-1].To.Say()}))
+			f.Add(
+				fmt.Sprintf("holidays[%d].from", i),
+				c.Holidays[i].From,
+				say.Of(mustLieAfterTheHoliday, say.Args{"to": c.Holidays[i-1].To.Say()}),
+			)
 		}
 	}
 	if c.Language == "" {

@@ -40,7 +40,13 @@ func told(name string, years, kg float64) dog.Changes {
 }
 
 func chosen(role string) store.Settings {
-	return store.Settings{Role: role, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: 1, Workdays: date.EveryDay}
+	return store.Settings{
+		Role:       role,
+		LengthUnit: units.Millimetre,
+		WeightUnit: units.Kilogram,
+		Margin:     1,
+		Workdays:   date.EveryDay,
+	}
 }
 
 func trimmed(code string, tool kit.Tool, on date.Date) store.Sitting {

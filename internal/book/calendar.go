@@ -138,7 +138,13 @@ func (c *calendar) inWords(speaks words.Words, entries []store.Entry, today date
 		e, err := entries[i], error(nil)
 		said, is := before[e]
 		if !is {
-			said = formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
+			said = formats.DueDate{
+				DogID:    e.DogID.String(),
+				Name:     e.Name,
+				On:       e.On,
+				Sequence: e.Sequence * daysOfOneDate,
+				MovedAt:  e.MovedAt,
+			}
 			said, err = notBefore(speaks, said, say.Read(e.Why), today)
 		}
 		dates[i] = said
@@ -157,8 +163,12 @@ func (c *calendar) inWords(speaks words.Words, entries []store.Entry, today date
 const visitsBack = 60
 
 var statuses = map[round.VisitState]formats.VisitStatus{
-	round.Offered: formats.Tentative, round.Agreed: formats.Confirmed, round.Here: formats.Confirmed, round.Done: formats.Confirmed,
-	round.Missed: formats.Cancelled, round.CalledOff: formats.Cancelled,
+	round.Offered:   formats.Tentative,
+	round.Agreed:    formats.Confirmed,
+	round.Here:      formats.Confirmed,
+	round.Done:      formats.Confirmed,
+	round.Missed:    formats.Cancelled,
+	round.CalledOff: formats.Cancelled,
 }
 
 // calendarVisits are the visits as a calendar tells them.
@@ -186,7 +196,12 @@ func (b *Book) calendarVisits(ctx context.Context, speaks words.Words) ([]format
 			visits[i].Words = speaks.Say(say.Of(visitWith, say.Args{"owner": say.Name(*v.Dog.OwnerName)}))
 		}
 		if why := breaks[v.ID]; !why.Nothing() { // it was agreed before the dog said no
-			visits[i].Words = strings.TrimPrefix(visits[i].Words+". "+speaks.Say(say.Of(visitBreaks, say.Args{"name": say.Name(v.Dog.Name), "why": why})), ". ")
+			visits[i].Words = strings.TrimPrefix(
+				visits[i].Words+". "+speaks.Say(
+					say.Of(visitBreaks, say.Args{"name": say.Name(v.Dog.Name), "why": why}),
+				),
+				". ",
+			)
 		}
 	}
 	return visits, nil
@@ -194,7 +209,10 @@ func (b *Book) calendarVisits(ctx context.Context, speaks words.Words) ([]format
 
 // breaksToCome says of visits to come what keeps their dogs off that day.
 func (b *Book) breaksToCome(ctx context.Context, kept []store.Visit) (map[uuid.UUID]say.Line, error) {
-	visits, err := b.visits(ctx, slices.DeleteFunc(slices.Clone(kept), func(v store.Visit) bool { return v.On.Before(b.Today()) }))
+	visits, err := b.visits(
+		ctx,
+		slices.DeleteFunc(slices.Clone(kept), func(v store.Visit) bool { return v.On.Before(b.Today()) }),
+	)
 	if err != nil {
 		return nil, err
 	}
@@ -215,7 +233,13 @@ const daysOfOneDate = 1000
 func notBefore(speaks words.Words, d formats.DueDate, why say.Line, today date.Date) (formats.DueDate, error) {
 	day, late := due.ShownOn(d.On, today)
 	name := say.Args{"name": say.Name(d.Name)}
-	d.Why, d.Summary, d.Ring = speaks.Say(why), speaks.Say(say.Of(nailsOf, name)), speaks.Say(say.Of(tomorrowNailsOf, name))
+	d.Why, d.Summary, d.Ring = speaks.Say(
+		why,
+	), speaks.Say(
+		say.Of(nailsOf, name),
+	), speaks.Say(
+		say.Of(tomorrowNailsOf, name),
+	)
 	if late == 0 {
 		return d, nil
 	}

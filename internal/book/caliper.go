@@ -12,8 +12,8 @@ import (
 // patience is how long a caliper may take over one line before what came counts as half of it.
 const patience = 1500 * time.Millisecond
 
-// Readings gives what the caliper sends until ctx ends or its link breaks: the last reading then says so, and the channel
-// is closed. Without a caliper it returns ErrNoCaliper.
+// Readings gives what the caliper sends until ctx ends or its link breaks: the last reading then says so, and the
+// channel is closed. Without a caliper it returns ErrNoCaliper.
 func (b *Book) Readings(ctx context.Context) (<-chan caliper.Reading, error) {
 	if b.caliper == nil {
 		return nil, ErrNoCaliper

@@ -104,7 +104,9 @@ func (b *Book) Calls(ctx context.Context, from date.Date, offset, limit int) (ou
 func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, weeks int) error {
 	const most = 52
 	if weeks < 0 || weeks > most {
-		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: say.Of(mustBeFrom0To, say.Args{"most": say.Count(most)})}}
+		return fault.Fields{
+			{Name: "weeks", Value: fmt.Sprint(weeks), Want: say.Of(mustBeFrom0To, say.Args{"most": say.Count(most)})},
+		}
 	}
 	return b.store.NotNow(ctx, dogID, b.Today().AddDays(7*weeks))
 }

@@ -45,7 +45,11 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	if err != nil {
 		return Card{}, err
 	}
-	c := Card{Name: d.Name, Seen: b.house != nil, Card: stood.State.CardOf(d.Name, log.On, stood.Left, d.Pavement, t.training)}
+	c := Card{
+		Name: d.Name,
+		Seen: b.house != nil,
+		Card: stood.State.CardOf(d.Name, log.On, stood.Left, d.Pavement, t.training),
+	}
 	if c.Page, err = b.cardPage(ctx, dogID, sittingID); err != nil {
 		return Card{}, err
 	}
@@ -94,7 +98,8 @@ func (b *Book) nextWords(ctx context.Context, dogID uuid.UUID) (say.Line, error)
 	return next, nil
 }
 
-// OpenCard gives a sitting's card a page of its own, or takes it away. It returns ErrNotFound where nobody could see it.
+// OpenCard gives a sitting's card a page of its own, or takes it away. It returns ErrNotFound where nobody could see
+// it.
 func (b *Book) OpenCard(ctx context.Context, dogID, sittingID uuid.UUID, open bool) error {
 	if b.house == nil && open {
 		return ErrNotFound

@@ -121,7 +121,13 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 }
 
 // cautionsOf are what to know before a dog's feet are touched today.
-func cautionsOf(f feet.Feet, readings []feet.Reading, training ladder.Training, today date.Date, keeper bool) []dog.Caution {
+func cautionsOf(
+	f feet.Feet,
+	readings []feet.Reading,
+	training ladder.Training,
+	today date.Date,
+	keeper bool,
+) []dog.Caution {
 	all := append(outlook.NoCautions(f, today), sitting.WhileTraining(readings, training.Paws(), keeper)...)
 	all = append(all, f.HandlingCautions(today, false)...)
 	return append(all, outlook.Cautions(f, readings, keeper)...)
@@ -136,7 +142,14 @@ func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Term
 			hand.Most = *largest
 		}
 	}
-	return outlook.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(), Hand: hand, Dates: datesOf(s.Role), Keeper: s.Role != Groomer}
+	return outlook.Terms{
+		Margin:   s.Margin,
+		Closed:   s.Holidays,
+		Training: training.Paws(),
+		Hand:     hand,
+		Dates:    datesOf(s.Role),
+		Keeper:   s.Role != Groomer,
+	}
 }
 
 func walksOf(checks []store.WalkRound) []record.WalkRound {

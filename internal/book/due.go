@@ -112,7 +112,13 @@ func (b *Book) SeenMoved(ctx context.Context) error { return b.store.SeenMoved(c
 func nameKey(name string) string { return strings.ToLower(strings.TrimSpace(name)) }
 
 // stand works out what the lists read of one dog.
-func (b *Book) stand(s store.DogStanding, d store.Dog, f feet.Feet, ladders []store.Ladder, settings store.Settings) (store.DogStanding, error) {
+func (b *Book) stand(
+	s store.DogStanding,
+	d store.Dog,
+	f feet.Feet,
+	ladders []store.Ladder,
+	settings store.Settings,
+) (store.DogStanding, error) {
 	today := b.Today()
 	training := b.training(ladders)
 	turn, err := turnOf(f, training, settings, today)
@@ -132,7 +138,15 @@ func (b *Book) stand(s store.DogStanding, d store.Dog, f feet.Feet, ladders []st
 	if turn.Why != nil {
 		s.Why = turn.Why.Sentence.Text()
 	}
-	turn.Glance, turn.Cautions = feet.GlanceOf(readings), cautionsOf(f, readings, training, today, settings.Role != Groomer)
+	turn.Glance, turn.Cautions = feet.GlanceOf(
+		readings,
+	), cautionsOf(
+		f,
+		readings,
+		training,
+		today,
+		settings.Role != Groomer,
+	)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
 	s.Due, err = json.Marshal(turn)
 	return s, err
@@ -140,7 +154,9 @@ func (b *Book) stand(s store.DogStanding, d store.Dog, f feet.Feet, ladders []st
 
 // brokenStanding is what the lists say of a dog whose records break the reckoning.
 func (b *Book) brokenStanding(s store.DogStanding, d store.Dog) (store.DogStanding, error) {
-	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
+	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(
+		d.Name,
+	), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
 	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: say.Of(cannotBeWorkedOutLook)})
 	return s, err

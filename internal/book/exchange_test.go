@@ -35,7 +35,11 @@ func aBook(t *testing.T) (*book.Book, *store.Store) {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	var asked atomic.Int64 // each backup has its own moment
-	return book.New(kept, func() time.Time { return noon.Add(time.Duration(asked.Add(1)) * time.Millisecond) }, book.Options{}), kept
+	return book.New(
+		kept,
+		func() time.Time { return noon.Add(time.Duration(asked.Add(1)) * time.Millisecond) },
+		book.Options{},
+	), kept
 }
 
 func quietly(int, int) {}
@@ -156,7 +160,10 @@ func TestAnEarlierPackageComesIn(t *testing.T) {
 	data = changed(t, data, "datapackage.json", func(text string) []byte {
 		var d map[string]any
 		require.NoError(t, json.Unmarshal([]byte(text), &d))
-		d["resources"] = slices.DeleteFunc(d["resources"].([]any), func(r any) bool { return r.(map[string]any)["path"] == "data/sticks.csv" })
+		d["resources"] = slices.DeleteFunc(
+			d["resources"].([]any),
+			func(r any) bool { return r.(map[string]any)["path"] == "data/sticks.csv" },
+		)
 		out, err := json.Marshal(d)
 		require.NoError(t, err)
 		return out

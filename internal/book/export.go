@@ -84,13 +84,34 @@ func (b *Book) dogPage(w words.Words, v View) formats.DogPage {
 		Language: w.Language, Name: v.Dog.Name, Next: w.Say(say.Of(pageNoDate, say.Args{"why": v.WhyNone})),
 		Facts: []string{
 			w.Say(say.Of(born, say.Args{"on": v.Dog.Birth.Date.SayLong()})),
-			w.Say(say.Of(pageWeight, say.Args{"weight": say.Weight(v.Dog.WeightOn(today)), "n": say.Count(len(v.Dog.Nails))})),
+			w.Say(
+				say.Of(
+					pageWeight,
+					say.Args{"weight": say.Weight(v.Dog.WeightOn(today)), "n": say.Count(len(v.Dog.Nails))},
+				),
+			),
 		},
 		Says: map[string]string{
-			"title": w.Say(say.Of(pageTitle, name)), "each": w.Say(say.Of(pageEachNail)), "nail": w.Say(say.Of(pageNail)), "colour": w.Say(say.Of(pageColour)),
-			"length": w.Say(say.Of(pageLength)), "spare": w.Say(say.Of(pageSpare)), "floor": w.Say(say.Of(pageFloor)), "ranges": w.Say(say.Of(pageRanges)),
-			"trims": w.Say(say.Of(pageTrims)), "day": w.Say(say.Of(pageDay)), "done": w.Say(say.Of(pageWhatDone)), "how": w.Say(say.Of(pageHow)),
-			"note": w.Say(say.Of(pageNote)), "asof": w.Say(say.Of(pageAsOf, say.Args{"on": today.SayLong()})),
+			"title": w.Say(
+				say.Of(pageTitle, name),
+			),
+			"each":   w.Say(say.Of(pageEachNail)),
+			"nail":   w.Say(say.Of(pageNail)),
+			"colour": w.Say(say.Of(pageColour)),
+			"length": w.Say(
+				say.Of(pageLength),
+			),
+			"spare":  w.Say(say.Of(pageSpare)),
+			"floor":  w.Say(say.Of(pageFloor)),
+			"ranges": w.Say(say.Of(pageRanges)),
+			"trims": w.Say(
+				say.Of(pageTrims),
+			),
+			"day":  w.Say(say.Of(pageDay)),
+			"done": w.Say(say.Of(pageWhatDone)),
+			"how":  w.Say(say.Of(pageHow)),
+			"note": w.Say(say.Of(pageNote)),
+			"asof": w.Say(say.Of(pageAsOf, say.Args{"on": today.SayLong()})),
 		},
 	}
 	if v.Next != nil {
@@ -105,7 +126,13 @@ func (b *Book) dogPage(w words.Words, v View) formats.DogPage {
 			gap = ranged(r.Gap)
 		}
 		p.Nails = append(p.Nails, struct{ Code, Looks, Length, Spare, Gap string }{
-			r.Code.String(), w.Say(say.Of(pageLooks, say.Args{"colour": r.Colour.Say(), "shape": r.Shape.Say(), "state": r.State.Say()})), ranged(r.Length), ranged(r.Spare), gap,
+			r.Code.String(),
+			w.Say(
+				say.Of(pageLooks, say.Args{"colour": r.Colour.Say(), "shape": r.Shape.Say(), "state": r.State.Say()}),
+			),
+			ranged(r.Length),
+			ranged(r.Spare),
+			gap,
 		})
 	}
 	for _, s := range slices.Backward(v.Sittings) {
@@ -113,7 +140,10 @@ func (b *Book) dogPage(w words.Words, v View) formats.DogPage {
 		for _, code := range s.Bled {
 			done += w.Say(say.Of(pageBled, say.Args{"nail": nail.Said(code)}))
 		}
-		p.Sittings = append(p.Sittings, struct{ On, Done, How, Note string }{s.On.String(), done, w.Say(s.Worst.Say()), s.Note})
+		p.Sittings = append(
+			p.Sittings,
+			struct{ On, Done, How, Note string }{s.On.String(), done, w.Say(s.Worst.Say()), s.Note},
+		)
 	}
 	return p
 }
@@ -124,14 +154,32 @@ func ranged(e estimate.Estimate) string {
 }
 
 // export writes what belongs to these dogs: to one alone where it has a page, and else to all that there are.
-func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page *formats.DogPage, progress Steps) error {
+func (b *Book) export(
+	ctx context.Context,
+	to io.Writer,
+	dogs []store.Dog,
+	page *formats.DogPage,
+	progress Steps,
+) error {
 	return b.store.Snapshot(ctx, func(s store.Snapshot) error {
 		p := formats.NewPackage(to, b.now())
-		if err := p.File("README.txt", "", "", "text/plain", func(w io.Writer) error { return b.readme(w, page != nil) }); err != nil {
+		if err := p.File(
+			"README.txt",
+			"",
+			"",
+			"text/plain",
+			func(w io.Writer) error { return b.readme(w, page != nil) },
+		); err != nil {
 			return err
 		}
 		if page != nil {
-			if err := p.File("dog.html", "page", "The dog on one page, to be read and printed.", "text/html", page.Write); err != nil {
+			if err := p.File(
+				"dog.html",
+				"page",
+				"The dog on one page, to be read and printed.",
+				"text/html",
+				page.Write,
+			); err != nil {
 				return err
 			}
 		}
@@ -191,20 +239,30 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page 
 		if page != nil {
 			where, args = ofSitting, []any{dogs[0].ID}
 		}
-		err := p.File(formats.LogsPath, "events", "Everything that happened at every trim, one event a line, in its order: what all else of a trim is worked out from.", "application/x-ndjson", func(w io.Writer) error {
-			return s.Events(ctx, where, args, func(line []byte) error {
-				step()
-				_, err := w.Write(line)
-				return err
-			})
-		})
+		err := p.File(
+			formats.LogsPath,
+			"events",
+			"Everything that happened at every trim, one event a line, in its order: what all else of a trim is worked out from.",
+			"application/x-ndjson",
+			func(w io.Writer) error {
+				return s.Events(ctx, where, args, func(line []byte) error {
+					step()
+					_, err := w.Write(line)
+					return err
+				})
+			},
+		)
 		if err != nil {
 			return err
 		}
 		if err := b.exportPictures(ctx, p, pictures); err != nil {
 			return err
 		}
-		return p.Close("fribbet", "A book of dogs' nails", "Dogs, their nails, trims, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.")
+		return p.Close(
+			"fribbet",
+			"A book of dogs' nails",
+			"Dogs, their nails, trims, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.",
+		)
 	})
 }
 
@@ -234,7 +292,13 @@ func (b *Book) exportPictures(ctx context.Context, p *formats.PackageWriter, has
 			if err != nil {
 				return err
 			}
-			if err := p.File(formats.PicturesPath+store.PictureName(hash, small), "", "", "image/jpeg", func(w io.Writer) error { _, err := w.Write(data); return err }); err != nil {
+			if err := p.File(
+				formats.PicturesPath+store.PictureName(hash, small),
+				"",
+				"",
+				"image/jpeg",
+				func(w io.Writer) error { _, err := w.Write(data); return err },
+			); err != nil {
 				return err
 			}
 		}
@@ -249,7 +313,9 @@ func (b *Book) readme(w io.Writer, one bool) error {
 	if one {
 		text.WriteString("This is one dog. Open dog.html to read it, or to print it.\n\n")
 	}
-	text.WriteString("The tables under data/ open in any spreadsheet: the first row names the columns, and datapackage.json says what each means, its type, and which rows belong together (a Frictionless Tabular Data Package, frictionlessdata.io). Lengths are in mm, weights in kg, days as YYYY-MM-DD, moments in UTC; an empty cell is something that nobody told.\n\n")
+	text.WriteString(
+		"The tables under data/ open in any spreadsheet: the first row names the columns, and datapackage.json says what each means, its type, and which rows belong together (a Frictionless Tabular Data Package, frictionlessdata.io). Lengths are in mm, weights in kg, days as YYYY-MM-DD, moments in UTC; an empty cell is something that nobody told.\n\n",
+	)
 	for _, t := range tables {
 		if !one || t.ofDog != "" {
 			fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
@@ -258,8 +324,14 @@ func (b *Book) readme(w io.Writer, one bool) error {
 	for _, t := range []formats.Table{believedNails, believedDates} {
 		fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
 	}
-	fmt.Fprintf(&text, "%s\n    Everything that happened at every trim, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n", formats.LogsPath)
-	text.WriteString("Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n")
+	fmt.Fprintf(
+		&text,
+		"%s\n    Everything that happened at every trim, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n",
+		formats.LogsPath,
+	)
+	text.WriteString(
+		"Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n",
+	)
 	_, err := io.WriteString(w, text.String())
 	return err
 }

@@ -50,14 +50,22 @@ func sameCheck(there, c record.WalkRound) error {
 		c.On = there.On
 	}
 	if !there.Tells(c) {
-		return AlreadyTold{There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", there.On, len(there.Looks))}
+		return AlreadyTold{
+			There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", there.On, len(there.Looks)),
+		}
 	}
 	return nil
 }
 
 // Section returns one nail in side view today; without a margin, the user's own. Slivers, mm, are drawn on
 // it as they come off one after the other.
-func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64, slivers []float64) (feet.Section, float64, error) {
+func (b *Book) Section(
+	ctx context.Context,
+	dogID uuid.UUID,
+	code nail.Code,
+	margin *float64,
+	slivers []float64,
+) (feet.Section, float64, error) {
 	_, now, err := b.dogNow(ctx, dogID)
 	if err != nil {
 		return feet.Section{}, 0, err

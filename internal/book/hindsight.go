@@ -45,7 +45,12 @@ func (b *Book) Hindsight(ctx context.Context, dogID uuid.UUID) (Hindsight, error
 }
 
 // hindsight is a dog's; each thing that was said is told to tell, nil to nobody.
-func (b *Book) hindsight(ctx context.Context, d store.Dog, settings store.Settings, tell func(hindsight.Foretold)) (Hindsight, error) {
+func (b *Book) hindsight(
+	ctx context.Context,
+	d store.Dog,
+	settings store.Settings,
+	tell func(hindsight.Foretold),
+) (Hindsight, error) {
 	sittings, checks, err := b.told(ctx, d)
 	if err != nil {
 		return Hindsight{}, err
@@ -110,7 +115,11 @@ func (t *together) add(h Hindsight, err error) error {
 }
 
 func (t *together) sum(name string) Hindsight {
-	return Hindsight{Name: name, Quarters: hindsight.QuartersTogether(t.quarters), Report: hindsight.Together(t.reports)}
+	return Hindsight{
+		Name:     name,
+		Quarters: hindsight.QuartersTogether(t.quarters),
+		Report:   hindsight.Together(t.reports),
+	}
 }
 
 // WholeHindsight is that of the whole book, as far as it is worked out.
@@ -133,7 +142,8 @@ type whole struct {
 	last     WholeHindsight
 }
 
-// WholeHindsight tells what it last came to; the first time, and when it is asked for anew, it is begun in the background.
+// WholeHindsight tells what it last came to; the first time, and when it is asked for anew, it is begun in the
+// background.
 func (b *Book) WholeHindsight(ctx context.Context, anew bool) (WholeHindsight, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {

@@ -111,7 +111,13 @@ func (b *Book) Import(ctx context.Context, r io.ReaderAt, size int64, progress S
 	return out, nil
 }
 
-func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool, progress Steps) (out ImportResult, err error) {
+func (b *Book) takeIn(
+	ctx context.Context,
+	r io.ReaderAt,
+	size int64,
+	keep bool,
+	progress Steps,
+) (out ImportResult, err error) {
 	p, err := formats.ReadPackage(r, size)
 	if err != nil {
 		return out, refusedBy(err)
@@ -119,7 +125,15 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 	if keep {
 		defer b.store.HoldPictures()()
 	}
-	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}, touched: map[uuid.UUID]formats.Misplaced{}}
+	t := taking{
+		b:        b,
+		ctx:      ctx,
+		p:        p,
+		keep:     keep,
+		progress: progress,
+		sittings: map[uuid.UUID]bool{},
+		touched:  map[uuid.UUID]formats.Misplaced{},
+	}
 	defer func() {
 		if err != nil { // nothing of it is kept
 			err = errors.Join(err, b.store.TakeBackPictures(context.WithoutCancel(ctx), t.put))
@@ -153,7 +167,13 @@ func refusedBy(err error) error {
 	case errors.As(err, &m):
 		return fault.Fields{{Name: "package", Value: cmp.Or[any](m.Value, ""), Want: misplacedAt(m)}}
 	case errors.As(err, &loose):
-		return fault.Fields{{Name: "package", Value: loose.Table, Want: say.Of(mustBeWhole, say.Args{"loose": say.Name(loose.Error())})}}
+		return fault.Fields{
+			{
+				Name:  "package",
+				Value: loose.Table,
+				Want:  say.Of(mustBeWhole, say.Args{"loose": say.Name(loose.Error())}),
+			},
+		}
 	}
 	return err
 }

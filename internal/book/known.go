@@ -109,7 +109,11 @@ func (k known) and(s store.Sitting) (known, bool) {
 	if !k.feet.Follows(s.Sitting) {
 		return k, false
 	}
-	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting), append(slices.Clip(k.told), SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)})}, true
+	return known{
+		k.feet.And(s.Sitting),
+		k.past.And(s.Sitting),
+		append(slices.Clip(k.told), SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)}),
+	}, true
 }
 
 // with is the same of every sitting that is under way but one.
@@ -228,7 +232,13 @@ func idsOf(sittings []store.Sitting) []uuid.UUID {
 
 // forward keeps what is known of a dog once a sitting has ended, if it was the last thing told of it: so that
 // the next need not fold years anew. at is how it was kept before, grew what its telling did.
-func (b *Book) forward(ctx context.Context, at store.DogStanding, before known, s store.Sitting, grew store.Grew) error {
+func (b *Book) forward(
+	ctx context.Context,
+	at store.DogStanding,
+	before known,
+	s store.Sitting,
+	grew store.Grew,
+) error {
 	after, last := before.and(s)
 	if !last || at.Revision != grew.From { // something else was told meanwhile
 		return nil

@@ -48,11 +48,23 @@ func (t *teller) step() {
 	day := t.b.Today().AddDays(-t.choose(3))
 	switch t.choose(8) {
 	case 0:
-		s := record.Sitting{On: day, Records: []record.NailRecord{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
+		s := record.Sitting{
+			On: day,
+			Records: []record.NailRecord{
+				{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"},
+			},
+		}
 		_ = t.b.Record(ctx, t.d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
 	case 1:
 		gap := measure.Card.Number()
-		_ = t.b.Look(ctx, t.d.ID, store.WalkRound{ID: uuid.New(), WalkRound: record.WalkRound{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})
+		_ = t.b.Look(
+			ctx,
+			t.d.ID,
+			store.WalkRound{
+				ID:        uuid.New(),
+				WalkRound: record.WalkRound{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}},
+			},
+		)
 	case 2:
 		id := uuid.New()
 		t.under = append(t.under, id)
@@ -82,7 +94,12 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
 		require.NoError(t, err)
-		anything := teller{b: b, d: d, ends: map[uuid.UUID]string{}, choose: func(n int) int { return rapid.IntRange(0, n-1).Draw(t, "what") }}
+		anything := teller{
+			b:      b,
+			d:      d,
+			ends:   map[uuid.UUID]string{},
+			choose: func(n int) int { return rapid.IntRange(0, n-1).Draw(t, "what") },
+		}
 		for range rapid.IntRange(1, 12).Draw(t, "steps") {
 			anything.step()
 			if rapid.Bool().Draw(t, "looked at") {

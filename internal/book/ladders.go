@@ -79,8 +79,15 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if err != nil {
 		return DogLadders{}, err
 	}
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: k.past, Terms: outlook.Terms{Keeper: settings.Role != Groomer}}
-	out.Cautions = append(sitting.WhileTraining(k.feet.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
+	q := sitting.Question{
+		Today: b.Today(),
+		Dog:   d.Dog,
+		Past:  k.past,
+		Terms: outlook.Terms{Keeper: settings.Role != Groomer},
+	}
+	out.Cautions = append(
+		sitting.WhileTraining(k.feet.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper),
+		q.Cautions(sitting.For(q))...)
 	return out, nil
 }
 

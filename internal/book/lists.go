@@ -50,9 +50,19 @@ func (b *Book) ReadList(ctx context.Context, in ListToRead) (ListRead, error) {
 		columns = roster.Guess(list.Header)
 	}
 	if len(columns) != len(list.Header) {
-		return ListRead{}, fault.Fields{{Name: "columns", Value: strings.Join(list.Header, ", "), Want: say.Of(mustTellEachColumnOf)}}
+		return ListRead{}, fault.Fields{
+			{Name: "columns", Value: strings.Join(list.Header, ", "), Want: say.Of(mustTellEachColumnOf)},
+		}
 	}
-	r := ListRead{List: list, Columns: columns, Rows: roster.Read(roster.Table{Header: list.Header, Rows: list.Rows, Lines: list.Lines, Months: in.Months}, columns, b.Today())}
+	r := ListRead{
+		List:    list,
+		Columns: columns,
+		Rows: roster.Read(
+			roster.Table{Header: list.Header, Rows: list.Rows, Lines: list.Lines, Months: in.Months},
+			columns,
+			b.Today(),
+		),
+	}
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return ListRead{}, err
@@ -69,8 +79,8 @@ func (b *Book) ReadList(ctx context.Context, in ListToRead) (ListRead, error) {
 	return r, nil
 }
 
-// bring makes owners and dogs of the rows: an owner once, whether the book has it or the list, by what reaches it; a dog
-// that its owner has already is refused.
+// bring makes owners and dogs of the rows: an owner once, whether the book has it or the list, by what reaches it; a
+// dog that its owner has already is refused.
 func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.Dog, whose Whose, b *Book) {
 	r.Brought.OwnerOf, r.Asks = map[uuid.UUID]uuid.UUID{}, map[int]bool{}
 	var known []roster.Known
@@ -90,7 +100,8 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 		fresh := false
 		if row.Owner.Name != "" {
 			id, asks := row.Whose(known, whose[row.Line])
-			r.Asks[row.Line] = asks || whose[row.Line] != roster.Unanswered // what was answered can be answered otherwise
+			r.Asks[row.Line] = asks ||
+				whose[row.Line] != roster.Unanswered // what was answered can be answered otherwise
 			switch {
 			case asks:
 				row.Refused.Add("owner", row.Owner.Name, say.Of(mustBeSaidToBe))
@@ -125,7 +136,10 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 		}
 		if fresh {
 			known = append(known, roster.Known{ID: owner.String(), Owner: row.Owner, InList: true})
-			r.Brought.Owners = append(r.Brought.Owners, store.Owner{ID: owner, NameKey: nameKey(row.Owner.Name), Owner: row.Owner})
+			r.Brought.Owners = append(
+				r.Brought.Owners,
+				store.Owner{ID: owner, NameKey: nameKey(row.Owner.Name), Owner: row.Owner},
+			)
 		}
 	}
 }

@@ -20,9 +20,16 @@ import (
 // TellOwner writes a message to a dog's owner, to go out with the next round of the post: of places those that were
 // pressed, else the best. The same id again changes nothing, nor does the same kind on the same day of the same dog,
 // from whatever device, as long as nobody has answered.
-func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.MessageKind, pressed ...store.Place) (store.Message, error) {
+func (b *Book) TellOwner(
+	ctx context.Context,
+	id, dogID uuid.UUID,
+	kind round.MessageKind,
+	pressed ...store.Place,
+) (store.Message, error) {
 	if b.gateway == nil {
-		return store.Message{}, fault.Fields{{Name: "message_id", Value: "no service", Want: say.Of(mustBeToldByYourself)}}
+		return store.Message{}, fault.Fields{
+			{Name: "message_id", Value: "no service", Want: say.Of(mustBeToldByYourself)},
+		}
 	}
 	return b.tellOwner(ctx, store.Message{ID: id, DogID: dogID, Kind: kind}, pressed)
 }
@@ -56,7 +63,13 @@ func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.P
 		return store.Message{}, err
 	}
 	if !slices.Contains(round.MessageKinds(), kind) {
-		return store.Message{}, fault.Fields{{Name: "kind", Value: string(kind), Want: say.Of(mustBeOneOf, say.Args{"round": say.Name(fmt.Sprint(round.MessageKinds()))})}}
+		return store.Message{}, fault.Fields{
+			{
+				Name:  "kind",
+				Value: string(kind),
+				Want:  say.Of(mustBeOneOf, say.Args{"round": say.Name(fmt.Sprint(round.MessageKinds()))}),
+			},
+		}
 	}
 	owner, err := b.addressee(ctx, dogID, kind)
 	if err != nil {
@@ -136,7 +149,11 @@ func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Pl
 			return nil, err
 		}
 		if !tried.Breaks.Nothing() {
-			f.Add(fmt.Sprintf("places[%d]", i), At(p.On, p.Start), say.Of(mustBeAPlaceThat, say.Args{"breaks": tried.Breaks}))
+			f.Add(
+				fmt.Sprintf("places[%d]", i),
+				At(p.On, p.Start),
+				say.Of(mustBeAPlaceThat, say.Args{"breaks": tried.Breaks}),
+			)
 		}
 		places = append(places, store.Place{On: p.On, Start: p.Start, Minutes: tried.Kept.Minutes})
 	}
@@ -177,10 +194,17 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 }
 
 // aboutVisit fills in the visit that a message is about: the next, or the last that was missed.
-func (b *Book) aboutVisit(ctx context.Context, speaks words.Words, facts *round.Facts, visits DogVisits, kind round.MessageKind) (*Visit, error) {
+func (b *Book) aboutVisit(
+	ctx context.Context,
+	speaks words.Words,
+	facts *round.Facts,
+	visits DogVisits,
+	kind round.MessageKind,
+) (*Visit, error) {
 	var about *Visit
 	for i, v := range visits.Visits { // the latest first
-		if kind == round.TellMissed && v.State == round.Missed && about == nil || kind != round.TellMissed && v.State == round.Agreed && !v.On.Before(b.Today()) {
+		if kind == round.TellMissed && v.State == round.Missed && about == nil ||
+			kind != round.TellMissed && v.State == round.Agreed && !v.On.Before(b.Today()) {
 			about = &visits.Visits[i]
 		}
 	}
@@ -206,7 +230,10 @@ func (b *Book) aboutVisit(ctx context.Context, speaks words.Words, facts *round.
 
 // unagreed is the day on which a dog is due for whom nothing is agreed.
 func (b *Book) unagreed(speaks words.Words, visits DogVisits) (string, error) {
-	comes := slices.ContainsFunc(visits.Visits, func(v Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() && v.State != round.Done })
+	comes := slices.ContainsFunc(
+		visits.Visits,
+		func(v Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() && v.State != round.Done },
+	)
 	if due := visits.Dog.Window.Due; !comes && !due.IsZero() {
 		return speaks.Say(say.Of(justDay, say.Args{"on": due.Say()})), nil
 	}

@@ -37,7 +37,8 @@ func (b *Book) Owner(ctx context.Context, id uuid.UUID) (OwnerView, error) {
 		return OwnerView{}, err
 	}
 	for _, visit := range v.Visits {
-		if visit.State != round.CalledOff || round.CountsAgainst(visit.Kept.OffBy, b.at(visit.On, visit.Start), visit.Kept.Changed) {
+		if visit.State != round.CalledOff ||
+			round.CountsAgainst(visit.Kept.OffBy, b.at(visit.On, visit.Start), visit.Kept.Changed) {
 			v.Counts[visit.State]++
 		}
 	}

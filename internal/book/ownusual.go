@@ -35,8 +35,8 @@ func (b *Book) own(ctx context.Context, offers []hindsight.Offer) (all []Own, er
 	return all, err
 }
 
-// UseOwn lets the book's own record say what is usual, as it was last worked out, or takes that back. Every dog is worked
-// out anew by it.
+// UseOwn lets the book's own record say what is usual, as it was last worked out, or takes that back. Every dog is
+// worked out anew by it.
 func (b *Book) UseOwn(ctx context.Context, kind hindsight.Kind, class float64, use bool) error {
 	if !use {
 		return b.store.TakeBackOwnUsual(ctx, kind, class)
@@ -59,11 +59,19 @@ func (b *Book) learnt(ctx context.Context, d store.Dog) (l hindsight.Learnt, err
 	}
 	where := k.feet.Where(k.feet.Day())
 	where.Times = 0 // of most dogs
-	l = hindsight.Learnt{Class: growth.ClassOf(where.Weight).Under, Sittings: len(k.told), Usual: growth.Usual(where), Faces: k.feet.Faces()}
+	l = hindsight.Learnt{
+		Class:    growth.ClassOf(where.Weight).Under,
+		Sittings: len(k.told),
+		Usual:    growth.Usual(where),
+		Faces:    k.feet.Faces(),
+	}
 	l.Gross, l.Before = k.feet.Gross()
 	sittings, _, err := b.told(ctx, d)
 	for _, s := range sittings {
-		if slices.ContainsFunc(s.Records, func(r record.NailRecord) bool { return r.EndFace != "" || len(r.Faces) > 0 }) {
+		if slices.ContainsFunc(
+			s.Records,
+			func(r record.NailRecord) bool { return r.EndFace != "" || len(r.Faces) > 0 },
+		) {
 			l.Told++
 		}
 		l.Hand = l.Hand.And(hindsight.TakenOff(s.Sitting))

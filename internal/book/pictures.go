@@ -163,7 +163,12 @@ type PhotoAsked struct {
 }
 
 // ReadPhoto reads a dog's nail off a picture, or two; nothing is kept.
-func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, in PhotoAsked) (out PhotoRead, err error) {
+func (b *Book) ReadPhoto(
+	ctx context.Context,
+	dogID uuid.UUID,
+	code nail.Code,
+	in PhotoAsked,
+) (out PhotoRead, err error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return out, err

@@ -111,7 +111,10 @@ func (b *Book) tooLate(ctx context.Context, m store.Message) (say.Line, error) {
 		if err != nil {
 			return say.Line{}, err
 		}
-		about.Comes = slices.ContainsFunc(visits, func(v store.Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() })
+		about.Comes = slices.ContainsFunc(
+			visits,
+			func(v store.Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() },
+		)
 	}
 	return about.TooLate(), nil
 }
@@ -132,7 +135,13 @@ func (b *Book) remind(ctx context.Context) error {
 			continue
 		}
 		var refused fault.Fields
-		if _, err := b.TellOwner(ctx, uuid.NewSHA1(v.ID, []byte("tomorrow "+tomorrow.String())), v.Dog.DogID, round.TellTomorrow); err != nil && !errors.As(err, &refused) {
+		if _, err := b.TellOwner(
+			ctx,
+			uuid.NewSHA1(v.ID, []byte("tomorrow "+tomorrow.String())),
+			v.Dog.DogID,
+			round.TellTomorrow,
+		); err != nil &&
+			!errors.As(err, &refused) {
 			return err
 		}
 	}
@@ -215,7 +224,8 @@ func (b *Book) meant(ctx context.Context, m *store.Message, answer round.Answer,
 	}
 }
 
-// stopSending keeps that whoever is reached there wants nothing sent any more: it holds for the number, whoever's it is.
+// stopSending keeps that whoever is reached there wants nothing sent any more: it holds for the number, whoever's it
+// is.
 func (b *Book) stopSending(ctx context.Context, m *store.Message) error {
 	m.Said = say.Of(saidStopNothingIsSent)
 	return b.store.StopAddress(ctx, m.OwnerID, m.To)
@@ -266,7 +276,16 @@ func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, numbe
 	if !errors.As(err, &refused) && !errors.Is(err, store.ErrConflict) {
 		return say.Line{}, err
 	}
-	_, err = b.tellOwner(ctx, store.Message{ID: uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", number)), DogID: m.DogID, Kind: round.TellPlaces, Instead: m.ID}, nil)
+	_, err = b.tellOwner(
+		ctx,
+		store.Message{
+			ID:      uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", number)),
+			DogID:   m.DogID,
+			Kind:    round.TellPlaces,
+			Instead: m.ID,
+		},
+		nil,
+	)
 	if errors.As(err, &refused) {
 		return say.Of(placeGoneCall), nil
 	}

@@ -25,22 +25,35 @@ const (
 )
 
 // chance are the same random numbers for the same seed and stream, on every machine (PCG, as Go keeps it).
-func chance(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) } //nolint:gosec // not for secrets
+func chance(
+	seed, stream uint64,
+) virtual.Random {
+	return rand.New(rand.NewPCG(seed, stream)) //nolint:gosec // not for secrets
+}
 
 // room is where the user practises, with the care of their own bench.
 func (b *Book) room(settings store.Settings, stop quick.EndPoint) practice.Room {
 	return practice.Room{Chance: chance, Terms: verdict.For(stop, settings.Hand, settings.Role != Groomer, false)}
 }
 
-// Practise plays a drawn nail by all moves so far. Once it is over, and where an id is given, it is kept as of whoever asks.
-func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Exercise, moves []practice.Move) (practice.Game, error) {
+// Practise plays a drawn nail by all moves so far. Once it is over, and where an id is given, it is kept as of whoever
+// asks.
+func (b *Book) Practise(
+	ctx context.Context,
+	id uuid.UUID,
+	n practice.Exercise,
+	moves []practice.Move,
+) (practice.Game, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return practice.Game{}, err
 	}
 	g, err := b.room(settings, settings.EndPoint).Play(n, moves)
 	if err == nil && g.Over && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: n, EndPoint: settings.EndPoint, Moves: moves})
+		err = b.store.AddPractised(
+			ctx,
+			store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: n, EndPoint: settings.EndPoint, Moves: moves},
+		)
 	}
 	return g, err
 }
@@ -55,7 +68,12 @@ func (b *Book) BestPlay(ctx context.Context, n practice.Exercise, moves []practi
 }
 
 // NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as of whoever asks.
-func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, seed int, said []quick.Face) ([]practice.End, practice.Named, error) {
+func (b *Book) NameEnds(
+	ctx context.Context,
+	id uuid.UUID,
+	seed int,
+	said []quick.Face,
+) ([]practice.End, practice.Named, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return nil, practice.Named{}, err
@@ -66,13 +84,27 @@ func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, seed int, said []quic
 		return nil, named, err
 	}
 	if len(said) == practice.EndsAsked && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: practice.Exercise{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
+		err = b.store.AddPractised(
+			ctx,
+			store.Practised{
+				ID:       id,
+				At:       b.now(),
+				Who:      who(ctx),
+				Exercise: practice.Exercise{Kind: store.EndsDrill, Seed: seed, Number: 1},
+				EndPoint: settings.EndPoint,
+				Said:     said,
+			},
+		)
 	}
 	return room.Ends(seed), named, err
 }
 
 // AnswerScenes marks a drill of moments at the table, as far as it went.
-func (b *Book) AnswerScenes(drill practice.Drill, seed int, chosen []int) (scenes []practice.Scene, right int, err error) {
+func (b *Book) AnswerScenes(
+	drill practice.Drill,
+	seed int,
+	chosen []int,
+) (scenes []practice.Scene, right int, err error) {
 	return practice.Room{Chance: chance}.Answer(drill, seed, chosen)
 }
 
@@ -94,7 +126,8 @@ type Practice struct {
 	Own   OwnEnds        // their own pictures
 }
 
-// PracticeSoFar is how the practice of whoever asks goes: every kind in the order of the course, and the ends of their last drills.
+// PracticeSoFar is how the practice of whoever asks goes: every kind in the order of the course, and the ends of their
+// last drills.
 func (b *Book) PracticeSoFar(ctx context.Context) (out Practice, err error) {
 	who := who(ctx)
 	settings, err := b.Settings(ctx)
@@ -167,7 +200,16 @@ func (b *Book) practised(settings store.Settings, kind practice.Kind, all []stor
 		if i >= lately {
 			continue
 		}
-		mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Exercise)), append(unasked, room.Unasked(one.Exercise, usualSlice))
+		mine, advised, unasked = append(
+			mine,
+			g.Outcome(),
+		), append(
+			advised,
+			room.Advised(one.Exercise),
+		), append(
+			unasked,
+			room.Unasked(one.Exercise, usualSlice),
+		)
 		if g.Early > 0 {
 			p.Early++
 		}

@@ -59,7 +59,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 		err := store.InOwnWords(b.settle(ctx, stale, key, settings))
 		if errors.Is(err, store.ErrCannotWrite) { // what is known of yesterday is better than nothing
 			slog.Warn("dates cannot be set anew", "err", err)
-			return nil, nil
+			return nil, nil //nolint:nilnil // nothing is under way
 		}
 		return nil, err
 	}
@@ -83,11 +83,22 @@ func termsKey(settings store.Settings) string {
 	if settings.LargestCut != nil {
 		largest = *settings.LargestCut
 	}
-	return fmt.Sprint(feet.FoldVersion, settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest, settings.Slices)
+	return fmt.Sprint(
+		feet.FoldVersion,
+		settings.Margin,
+		settings.Holidays,
+		settings.Role,
+		settings.Hand,
+		settings.EndPoint,
+		largest,
+		settings.Slices,
+	)
 }
 
 func (b *Book) settleAll(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) {
-	defer debug.SetGCPercent(debug.SetGCPercent(roomy)) // a fold throws away much: a fifth of its time went on gathering that
+	defer debug.SetGCPercent(
+		debug.SetGCPercent(roomy),
+	) // a fold throws away much: a fifth of its time went on gathering that
 	batches := slices.Collect(slices.Chunk(ids, batch))
 	failed := each(len(batches), func(i int) error { // side by side, so that one is worked out while another is written
 		if ctx.Err() != nil {
@@ -161,7 +172,13 @@ type history struct {
 // settleOne works out the standing of one dog. One that breaks the reckoning says so in its row
 // and stops nobody else's. One that was told of while it was read is left for the next turn: its
 // terms are empty.
-func (b *Book) settleOne(s store.DogStanding, d store.Dog, h history, ladders []store.Ladder, settings store.Settings) (out store.DogStanding, err error) {
+func (b *Book) settleOne(
+	s store.DogStanding,
+	d store.Dog,
+	h history,
+	ladders []store.Ladder,
+	settings store.Settings,
+) (out store.DogStanding, err error) {
 	defer func() {
 		if broken := recover(); broken != nil {
 			slog.Error("cannot be worked out", "dog", d.ID, "what", broken)

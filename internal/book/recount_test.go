@@ -99,7 +99,13 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 
 	meanwhile := d
 	meanwhile.Nails = d.Nails[1:]
-	row, err = b.settleOne(store.DogStanding{DogID: d.ID, Terms: "now", Fold: feet.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
+	row, err = b.settleOne(
+		store.DogStanding{DogID: d.ID, Terms: "now", Fold: feet.FoldVersion, Feet: kept},
+		meanwhile,
+		history{},
+		nil,
+		settings,
+	)
 	require.NoError(t, err)
 	assert.Empty(t, row.Terms, "not kept")
 }

@@ -99,7 +99,12 @@ func (b *Book) workOf(d store.Dog, past sitting.Past, settings store.Settings) (
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: past, Hand: settings.Hand}
 	tool := q.FirstTool()
 	return tool, rhythm.Work{
-		PerNail: q.Pace(tool.Work()).Nail(temper.UsualCuts), Ground: tool.Work() == kit.Grinding, Lasts: kit.Lasts(tool), Margin: settings.Margin, Stop: settings.EndPoint,
+		PerNail: q.Pace(tool.Work()).
+			Nail(temper.UsualCuts),
+		Ground: tool.Work() == kit.Grinding,
+		Lasts:  kit.Lasts(tool),
+		Margin: settings.Margin,
+		Stop:   settings.EndPoint,
 	}
 }
 
@@ -113,7 +118,7 @@ type Recession struct {
 func (b *Book) recession(ctx context.Context, d store.Dog, k known) (*Recession, error) {
 	plan, err := b.store.QuickPlan(ctx, d.ID)
 	if errors.Is(err, store.ErrNotFound) {
-		return nil, nil
+		return nil, nil //nolint:nilnil // most dogs have none
 	}
 	if err != nil {
 		return nil, err
@@ -137,7 +142,13 @@ func (b *Book) StartPlan(ctx context.Context, dogID, id uuid.UUID, wanted rhythm
 }
 
 // ResumePlan keeps a plan that was begun on an earlier day, after the last sitting told so far.
-func (b *Book) ResumePlan(ctx context.Context, dogID, id uuid.UUID, wanted rhythm.Rhythm, goal *float64, on date.Date) error {
+func (b *Book) ResumePlan(
+	ctx context.Context,
+	dogID, id uuid.UUID,
+	wanted rhythm.Rhythm,
+	goal *float64,
+	on date.Date,
+) error {
 	if !slices.Contains(rhythm.Rhythms(), wanted) {
 		return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: say.Of(mustBeWithinTheGeneral)}}
 	}

@@ -30,19 +30,61 @@ import (
 
 // limits are what numbers of a column can be; they go out with its description.
 var limits = map[string]limit{
-	"one": {1, 1}, "first_step": {0, 20}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
-	"margin_mm": {0, due.MostMargin}, "coin_mm": {measure.LeastCoin, measure.MostCoin}, "kg": {growth.LeastWeight, growth.MostWeight},
-	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
-	"largest_cut_mm": {kit.LeastLargest, kit.MostLargest}, "most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
-	"meant_mm": {hand.LeastMeant, hand.MostMeant}, "width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
+	"one": {
+		1,
+		1,
+	},
+	"first_step": {0, 20},
+	"version":    {0, 1e9},
+	"sequence":   {0, 1e9},
+	"failures":   {0, 1e9},
+	"heard":      {-1e9, 1e9},
+	"margin_mm": {
+		0,
+		due.MostMargin,
+	},
+	"coin_mm": {measure.LeastCoin, measure.MostCoin},
+	"kg":      {growth.LeastWeight, growth.MostWeight},
+	"pavement_km_week": {
+		0,
+		growth.MostPavement,
+	},
+	"km_week":       {0, growth.MostPavement},
+	"wished_gap_mm": {0, due.MostWishedGap},
+	"goal_mm":       {0, due.MostWishedGap},
+	"largest_cut_mm": {
+		kit.LeastLargest,
+		kit.MostLargest,
+	},
+	"most_nails": {1, float64(len(nail.All()))},
+	"gap_mm":     {0, claw.MostGap},
+	"length_mm":  {1, claw.MostLength},
+	"meant_mm": {
+		hand.LeastMeant,
+		hand.MostMeant,
+	},
+	"width":  {1, 1e5},
+	"height": {1, 1e5},
+	"bytes":  {0, 1e10},
+	"grit":   {0, 1e5},
 }
 
 type limit struct{ least, most float64 }
 
 // past are the days and moments that lie behind: what was told of them was told by then.
 var past = map[string]bool{
-	"weights.on_date": true, "walked.until_date": true, "checks.on_date": true, "tries.on_date": true, "logs.on_date": true, "pictures.on_date": true,
-	"kit_services.on_date": true, "sticks.on_date": true, "plans.started_on": true, "ladders.started_on": true, "dogs.birth_date": true, "dogs.entered_on": true,
+	"weights.on_date":      true,
+	"walked.until_date":    true,
+	"checks.on_date":       true,
+	"tries.on_date":        true,
+	"logs.on_date":         true,
+	"pictures.on_date":     true,
+	"kit_services.on_date": true,
+	"sticks.on_date":       true,
+	"plans.started_on":     true,
+	"ladders.started_on":   true,
+	"dogs.birth_date":      true,
+	"dogs.entered_on":      true,
 }
 
 // row is one of a package by its columns.
@@ -94,7 +136,13 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		return f
 	},
 	"practised": func(_ *taking, r row) (f fault.Fields) {
-		p := store.Practised{Exercise: practice.Exercise{Kind: practice.Kind(r.text("kind")), Seed: r.whole("seed"), Number: r.whole("number")}}
+		p := store.Practised{
+			Exercise: practice.Exercise{
+				Kind:   practice.Kind(r.text("kind")),
+				Seed:   r.whole("seed"),
+				Number: r.whole("number"),
+			},
+		}
 		_ = json.Unmarshal([]byte(r.text("moves")), &p.Moves) // sound has looked
 		_ = json.Unmarshal([]byte(r.text("named")), &p.Said)
 		room := practice.Room{Chance: chance, Terms: verdict.Terms{Stop: quick.EndPoint(r.text("end_point"))}}
@@ -110,7 +158,11 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 	"holidays": func(t *taking, r row) fault.Fields {
 		f := date.Span{From: r.day("from_date"), To: r.day("to_date")}.Check()
 		if t.holidays++; t.holidays > mostHolidays {
-			f.Add("from_date", r.text("from_date"), say.Of(mustBeOneOfAt, say.Args{"mostHolidays": say.Count(mostHolidays)}))
+			f.Add(
+				"from_date",
+				r.text("from_date"),
+				say.Of(mustBeOneOfAt, say.Args{"mostHolidays": say.Count(mostHolidays)}),
+			)
 		}
 		return f
 	},
@@ -123,14 +175,21 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		}
 		for _, one := range strings.Fields(r.text("by_paw")) {
 			name, position, _ := strings.Cut(one, ":")
-			if new(nail.Paw).UnmarshalText([]byte(name)) != nil || !slices.Contains(dog.Positions(), dog.Position(position)) {
+			if new(nail.Paw).UnmarshalText([]byte(name)) != nil ||
+				!slices.Contains(dog.Positions(), dog.Position(position)) {
 				f.Add("by_paw", r.text("by_paw"), say.Of(mustBePawsWithHow))
 			}
 		}
 		return f
 	},
 	"owners": func(_ *taking, r row) fault.Fields {
-		o := round.Owner{Name: r.text("name"), Reach: round.Reach(r.text("reach")), Address: r.text("address"), Note: r.text("note"), Language: r.text("language")}
+		o := round.Owner{
+			Name:     r.text("name"),
+			Reach:    round.Reach(r.text("reach")),
+			Address:  r.text("address"),
+			Note:     r.text("note"),
+			Language: r.text("language"),
+		}
 		_ = json.Unmarshal([]byte(r.text("suits")), &o.Suits) // sound has looked
 		f := o.Check()
 		if o.Language != "" {
@@ -144,7 +203,11 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		return append(w.Week.Check(), round.CheckTexts(w.Texts)...)
 	},
 	"visits": func(_ *taking, r row) fault.Fields {
-		return round.Visit{Dog: round.Dog{Minutes: r.whole("minutes")}, Start: round.Clock(r.whole("start")), State: round.VisitState(r.text("state"))}.Check()
+		return round.Visit{
+			Dog:   round.Dog{Minutes: r.whole("minutes")},
+			Start: round.Clock(r.whole("start")),
+			State: round.VisitState(r.text("state")),
+		}.Check()
 	},
 	"messages": message,
 	"looks": func(_ *taking, r row) fault.Fields {
@@ -155,7 +218,16 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 	},
 	"kit_items": func(_ *taking, r row) fault.Fields {
 		return kit.Item{
-			Kind: kit.Kind(r.text("kind")), Name: r.text("name"), Guard: r.whole("guard") != 0, Grit: r.whole("grit"), Tip: kit.Tip(r.text("tip")), Limit: r.number("most"), Expires: r.day("expires_on"), Stock: kit.Stock(r.text("stock")),
+			Kind: kit.Kind(
+				r.text("kind"),
+			),
+			Name:    r.text("name"),
+			Guard:   r.whole("guard") != 0,
+			Grit:    r.whole("grit"),
+			Tip:     kit.Tip(r.text("tip")),
+			Limit:   r.number("most"),
+			Expires: r.day("expires_on"),
+			Stock:   kit.Stock(r.text("stock")),
 		}.Check()
 	},
 	"pictures": func(_ *taking, r row) (f fault.Fields) {
@@ -169,7 +241,11 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		}
 		if r.text("code") != "" || r.whole("cuts") != 0 {
 			end, paw := store.CutEnd{Cuts: r.whole("cuts")}, nail.LF
-			_ = errors.Join(end.Code.UnmarshalText([]byte(r.text("code"))), end.Sitting.UnmarshalText([]byte(r.text("sitting_id"))), paw.UnmarshalText([]byte(r.text("paw")))) // what is none of them is none
+			_ = errors.Join(
+				end.Code.UnmarshalText([]byte(r.text("code"))),
+				end.Sitting.UnmarshalText([]byte(r.text("sitting_id"))),
+				paw.UnmarshalText([]byte(r.text("paw"))),
+			) // what is none of them is none
 			f = append(f, checkEnd(paw, &end)...)
 		}
 		return f
@@ -185,7 +261,11 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 			_ = json.Unmarshal([]byte(r.text("value")), &faces) // what is none is nothing
 			f = append(f, faces.Check("value")...)
 		default:
-			f.Add("kind", r.text("kind"), fault.AnyOf([]hindsight.Kind{hindsight.OwnGrowth, hindsight.OwnFaces, hindsight.OwnHand}))
+			f.Add(
+				"kind",
+				r.text("kind"),
+				fault.AnyOf([]hindsight.Kind{hindsight.OwnGrowth, hindsight.OwnFaces, hindsight.OwnHand}),
+			)
 		}
 		return f
 	},
@@ -211,10 +291,15 @@ func message(_ *taking, r row) (f fault.Fields) {
 	kind := round.MessageKind(r.text("kind"))
 	switch n := len(places); {
 	case kind.Offers() && n == 0, kind == round.TellDue && n > 0, !kind.Invites() && n != 1:
-		f.Add("places", say.Of(places2, say.Args{"n": say.Count(n)}), say.Of(mustBeThoseThatA, say.Args{"kind": say.Name(kind)}))
+		f.Add(
+			"places",
+			say.Of(places2, say.Args{"n": say.Count(n)}),
+			say.Of(mustBeThoseThatA, say.Args{"kind": say.Name(kind)}),
+		)
 	}
 	for _, p := range places {
-		if p == nil || !p.On.Believed() || len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
+		if p == nil || !p.On.Believed() ||
+			len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
 			f.Add("places", r.text("places"), say.Of(mustBeDaysAndTimes))
 			return f
 		}
@@ -228,12 +313,20 @@ func reading(f *fault.Fields, r row, name string, what measure.What) {
 	switch {
 	case mm == nil && by == "" && sd == nil:
 	case mm == nil || by == "" || sd == nil:
-		f.Add(name+"_mm", r[name+"_mm"], say.Of(mustComeWithByAnd, say.Args{"name": say.Name(name), "name2": say.Name(name)}))
+		f.Add(
+			name+"_mm",
+			r[name+"_mm"],
+			say.Of(mustComeWithByAnd, say.Args{"name": say.Name(name), "name2": say.Name(name)}),
+		)
 	default:
 		var one fault.Fields
 		measure.Number{MM: *mm, By: measure.Means(by), SD: *sd}.Check(&one, name, what)
 		for _, o := range one {
-			f.Add(strings.Replace(strings.Replace(o.Name, name+".by", name+"_by", 1), name+".sd_mm", name+"_sd_mm", 1), o.Value, o.Want)
+			f.Add(
+				strings.Replace(strings.Replace(o.Name, name+".by", name+"_by", 1), name+".sd_mm", name+"_sd_mm", 1),
+				o.Value,
+				o.Want,
+			)
 		}
 	}
 }
@@ -267,7 +360,11 @@ func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
 			}
 			switch {
 			case !day.Believed():
-				f.Add(c.Name, v, say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}))
+				f.Add(
+					c.Name,
+					v,
+					say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}),
+				)
 			case past[table.Name+"."+c.Name] && day.After(t.b.Today().AddDays(1)):
 				f.Add(c.Name, v, say.Of(mustNotLieInThe))
 			}

@@ -47,7 +47,15 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), Calmer: t.calmer, Eye: t.Terms.Hand.Slices.EyeSays()}
+	p := Plan{
+		Plan:   sitting.For(t.Question),
+		Dog:    t.dog,
+		Nails:  t.Nails,
+		Tool:   t.FirstTool(),
+		Gently: t.Question.Gently(),
+		Calmer: t.calmer,
+		Eye:    t.Terms.Hand.Slices.EyeSays(),
+	}
 	p.Holds = t.Holds(p.Plan)
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = t.cautions(p.Plan)
@@ -57,7 +65,9 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 // cautions are those of the dog, then those of its feet.
 func (t today) cautions(p sitting.Plan) []dog.Caution {
 	readings := t.feet.On(t.Today)
-	all := append(outlook.NoCautions(t.feet, t.Today), sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper)...)
+	all := append(
+		outlook.NoCautions(t.feet, t.Today),
+		sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper)...)
 	all = append(all, t.Cautions(p)...)
 	return append(all, outlook.Cautions(t.feet, readings, t.Terms.Keeper)...)
 }
@@ -117,17 +127,34 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 }
 
 // question is what a plan of a dog is made from, for a day.
-func question(d store.Dog, k known, day date.Date, training ladder.Training, settings store.Settings, pieces []kit.Piece) sitting.Question {
+func question(
+	d store.Dog,
+	k known,
+	day date.Date,
+	training ladder.Training,
+	settings store.Settings,
+	pieces []kit.Piece,
+) sitting.Question {
 	terms := terms(settings, training, k.feet)
 	return sitting.Question{
-		Today: day, Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, day, terms), Past: k.past,
-		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded, Way: cmp.Or(d.Handling.Way, settings.Way),
-		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
+		Today:      day,
+		Dog:        d.Dog,
+		Feet:       k.feet,
+		Terms:      terms,
+		Nails:      outlook.Plan(k.feet, day, terms),
+		Past:       k.past,
+		Hair:       k.feet.Hair(),
+		Hand:       settings.Hand,
+		Closed:     settings.Holidays,
+		Kit:        pieces,
+		LeftHanded: settings.LeftHanded,
+		Way:        cmp.Or(d.Handling.Way, settings.Way),
+		Training:   sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}
 }
 
-// Record keeps a sitting that whoever asks told as a whole; one without a date was today. Sending the same again changes nothing;
-// something else under the same id is AlreadyTold.
+// Record keeps a sitting that whoever asks told as a whole; one without a date was today. Sending the same again
+// changes nothing; something else under the same id is AlreadyTold.
 func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar) error {
 	d, err := b.dog(ctx, dogID)
 	if err != nil {
@@ -208,7 +235,14 @@ func sameSitting(there store.Log, s store.Sitting) error {
 	if !there.Events.Tells(bench.LogOf(s.ID.String(), s.Sitting, time.Time{})) || !s.On.IsZero() && s.On != there.On {
 		in := there.Events.Fold().Sitting(there.On)
 		nails, _ := in.Cut()
-		return AlreadyTold{There: fmt.Sprintf("a trim of %s in which something came off %d nails and %d bled", there.On, nails, len(in.Bled()))}
+		return AlreadyTold{
+			There: fmt.Sprintf(
+				"a trim of %s in which something came off %d nails and %d bled",
+				there.On,
+				nails,
+				len(in.Bled()),
+			),
+		}
 	}
 	return nil
 }

@@ -40,7 +40,10 @@ func (b *Book) SlicesSoFar(ctx context.Context) ([]Measured, error) { return b.s
 func (b *Book) sticks(ctx context.Context, most int) (all []Measured, err error) {
 	sticks, err := b.store.Sticks(ctx, most)
 	for _, s := range sticks {
-		if learnt, err := hand.Learn(s.Meant, s.Slices); err == nil { // rows put there by hand tell nothing, and shut nothing
+		if learnt, err := hand.Learn(
+			s.Meant,
+			s.Slices,
+		); err == nil { // rows put there by hand tell nothing, and shut nothing
 			all = append(all, Measured{s, learnt})
 		}
 	}
@@ -53,7 +56,8 @@ func (b *Book) hand(ctx context.Context) (hand.Slices, error) {
 	return m.Learnt.Slices, err
 }
 
-// ReadSlices reads slices that were meant to be so many mm off a picture, and what they say of the hand; nothing is kept.
+// ReadSlices reads slices that were meant to be so many mm off a picture, and what they say of the hand; nothing is
+// kept.
 func (b *Book) ReadSlices(meant float64, s photo.Shot, ends []photo.Ends) (store.Stick, hand.Learnt, error) {
 	read, err := s.Thicknesses(ends)
 	if err != nil {

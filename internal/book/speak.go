@@ -15,7 +15,9 @@ import (
 // Settings, nails by code but for whoever has a dog at home.
 func (b *Book) Words(ctx context.Context, languages ...string) (words.Words, error) {
 	s, err := b.Settings(ctx)
-	return words.In(words.Units{Length: s.LengthUnit, Weight: s.WeightUnit, Codes: s.Role != Keeper}, append(languages, s.Language)...), err
+	return words.In(
+		words.Units{Length: s.LengthUnit, Weight: s.WeightUnit, Codes: s.Role != Keeper},
+		append(languages, s.Language)...), err
 }
 
 // wordsFor are those of an owner: their language, else the book's; nails as people say them.

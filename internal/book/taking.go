@@ -200,9 +200,12 @@ func (t *taking) sound(table exchanged, columns []string, values []any, at forma
 
 // shapes are what the columns hold that are JSON.
 var shapes = map[string]func() any{
-	"suits": func() any { return &map[time.Weekday][]round.Stretch{} }, "body": func() any { return &store.WorkingWeek{} },
-	"places": func() any { return &[]store.Place{} }, "corners": func() any { return &[]photo.Point{} },
-	"moves": func() any { return &[]practice.Move{} }, "named": func() any { return &[]quick.Face{} },
+	"suits":   func() any { return &map[time.Weekday][]round.Stretch{} },
+	"body":    func() any { return &store.WorkingWeek{} },
+	"places":  func() any { return &[]store.Place{} },
+	"corners": func() any { return &[]photo.Point{} },
+	"moves":   func() any { return &[]practice.Move{} },
+	"named":   func() any { return &[]quick.Face{} },
 }
 
 // pictures looks whether each picture is what its name says, and keeps its file.
@@ -264,7 +267,12 @@ func (t *taking) logs() error {
 		}
 		e.Recorded = store.Instant(recorded)
 		if e.Number != next[e.Sitting] {
-			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), say.Of(mustBeInOrder, say.Args{"n": say.Whole(next[e.Sitting])})
+			at.Column, at.Value, at.Want = "number", fmt.Sprint(
+				e.Number,
+			), say.Of(
+				mustBeInOrder,
+				say.Args{"n": say.Whole(next[e.Sitting])},
+			)
 			return at
 		}
 		next[e.Sitting]++
@@ -276,7 +284,13 @@ func (t *taking) logs() error {
 			}
 			return nil
 		}
-		there, err := t.in.Find(t.ctx, "events", []string{"id", "body"}, []string{"sitting_id", "number"}, []any{e.Sitting.String(), e.Number})
+		there, err := t.in.Find(
+			t.ctx,
+			"events",
+			[]string{"id", "body"},
+			[]string{"sitting_id", "number"},
+			[]any{e.Sitting.String(), e.Number},
+		)
 		if err != nil {
 			return err
 		}

@@ -67,7 +67,14 @@ func (b *Book) RepeatVisit(ctx context.Context, id uuid.UUID, r round.Repeat) ([
 	}
 	var all []Repeated
 	for _, on := range r.After(first.On) {
-		v := store.Visit{ID: uuid.NewSHA1(id, fmt.Appendf(nil, "again %s", on)), On: on, Start: first.Start, Minutes: first.Minutes, State: round.Agreed, Note: first.Note}
+		v := store.Visit{
+			ID:      uuid.NewSHA1(id, fmt.Appendf(nil, "again %s", on)),
+			On:      on,
+			Start:   first.Start,
+			Minutes: first.Minutes,
+			State:   round.Agreed,
+			Note:    first.Note,
+		}
 		v.Dog.DogID = first.Dog.DogID
 		one := Repeated{On: on}
 		kept, err := b.KeepVisit(ctx, v, false)

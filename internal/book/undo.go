@@ -17,7 +17,13 @@ import (
 // GiveBack gives back what a press took away, for as long as it can be.
 func (b *Book) GiveBack(ctx context.Context, what undo.What, id uuid.UUID) error {
 	if !slices.Contains(undo.Whats(), what) {
-		return fault.Fields{{Name: "what", Value: string(what), Want: say.Of(mustBeOneOf2, say.Args{"undo": say.Name(fmt.Sprint(undo.Whats()))})}}
+		return fault.Fields{
+			{
+				Name:  "what",
+				Value: string(what),
+				Want:  say.Of(mustBeOneOf2, say.Args{"undo": say.Name(fmt.Sprint(undo.Whats()))}),
+			},
+		}
 	}
 	err := b.store.GiveBack(ctx, what, id, undo.Since(b.now()))
 	if errors.Is(err, store.ErrNotFound) {

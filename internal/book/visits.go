@@ -37,7 +37,16 @@ func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) 
 	for i, v := range kept {
 		d := asked[v.Dog.DogID]
 		d.Minutes = v.Minutes
-		all[i] = Visit{Kept: v, Visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State.After(v.Sitting != nil, v.Ended)}}
+		all[i] = Visit{
+			Kept: v,
+			Visit: round.Visit{
+				ID:    v.ID.String(),
+				Dog:   d,
+				On:    v.On,
+				Start: v.Start,
+				State: v.State.After(v.Sitting != nil, v.Ended),
+			},
+		}
 		if begun := v.Begun.In(b.now().Location()); date.Of(begun) == v.On {
 			all[i].Begun = round.At(begun.Hour(), begun.Minute())
 		}
@@ -167,7 +176,11 @@ func (b *Book) placed(ctx context.Context, v store.Visit) (p placed, err error) 
 		v.Minutes = max(d.Minutes, round.LeastVisit)
 	}
 	d.Minutes = v.Minutes
-	p = placed{kept: v, visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State}, week: w.Week}
+	p = placed{
+		kept:  v,
+		visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State},
+		week:  w.Week,
+	}
 	f := p.visit.Check()
 	if len(f) == 0 && !b.once(v.On, v.Start) {
 		f.Add("start", say.Of(x6, say.Args{"on": v.On.Say(), "start": v.Start.Say()}), say.Of(mustBeATimeThat))
@@ -194,7 +207,13 @@ func (p placed) breaks(day []store.Visit) (why say.Line, never bool) {
 	}
 	others := make([]round.Visit, len(day))
 	for i, o := range day { // their places are all that is read of them
-		others[i] = round.Visit{ID: o.ID.String(), Dog: round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes}, On: o.On, Start: o.Start, State: o.State}
+		others[i] = round.Visit{
+			ID:    o.ID.String(),
+			Dog:   round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes},
+			On:    o.On,
+			Start: o.Start,
+			State: o.State,
+		}
 	}
 	if why := p.week.Clash(p.visit, others); !why.Nothing() {
 		return why, true

@@ -62,7 +62,8 @@ func (b *Book) at(on date.Date, c round.Clock) time.Time {
 func (b *Book) once(on date.Date, c round.Clock) bool {
 	at := b.at(on, c)
 	same := func(t time.Time) bool { return date.Of(t) == on && round.At(t.Hour(), t.Minute()) == c }
-	return same(at) && !same(at.Add(time.Hour)) && !same(at.Add(-time.Hour)) && !same(at.Add(30*time.Minute)) && !same(at.Add(-30*time.Minute))
+	return same(at) && !same(at.Add(time.Hour)) && !same(at.Add(-time.Hour)) && !same(at.Add(30*time.Minute)) &&
+		!same(at.Add(-30*time.Minute))
 }
 
 // within refuses days far from today.

@@ -41,7 +41,17 @@ func imports(t *testing.T, dir string) map[string][]string {
 }
 
 func TestTheCoreKnowsNobody(t *testing.T) {
-	worldly := []string{"database/sql", "net", "net/http", "os", "math/rand", "math/rand/v2", "log", "log/slog", "context"}
+	worldly := []string{
+		"database/sql",
+		"net",
+		"net/http",
+		"os",
+		"math/rand",
+		"math/rand/v2",
+		"log",
+		"log/slog",
+		"context",
+	}
 	for file, names := range imports(t, ".") {
 		for _, name := range names {
 			standard := !strings.Contains(strings.Split(name, "/")[0], ".") && !strings.HasPrefix(name, "fribbet/")
@@ -56,10 +66,22 @@ func TestTheCoreKnowsNobody(t *testing.T) {
 func TestArrowsPointOneWay(t *testing.T) {
 	const here = "fribbet/internal/"
 	knows := map[string][]string{
-		"core": {"core"}, "words": {"core", "words"}, "drawn": {"core"}, "standin": {"core"}, "store": {"core"}, "formats": {"core"},
-		"visitor": {}, "sampled": {}, "access": {"core", "visitor", "words"}, "book": {"core", "formats", "store", "visitor", "words"},
-		"demo": {"book", "core", "standin", "store"}, "large": {"book", "core", "store"}, "phototest": {"core"},
-		"api": {"api", "book", "core", "drawn", "words"},
+		"core": {
+			"core",
+		},
+		"words":     {"core", "words"},
+		"drawn":     {"core"},
+		"standin":   {"core"},
+		"store":     {"core"},
+		"formats":   {"core"},
+		"visitor":   {},
+		"sampled":   {},
+		"access":    {"core", "visitor", "words"},
+		"book":      {"core", "formats", "store", "visitor", "words"},
+		"demo":      {"book", "core", "standin", "store"},
+		"large":     {"book", "core", "store"},
+		"phototest": {"core"},
+		"api":       {"api", "book", "core", "drawn", "words"},
 	}
 	rooms, err := os.ReadDir("..")
 	require.NoError(t, err)

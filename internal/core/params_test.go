@@ -13,7 +13,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// telling is a number of three digits and more that count: 365.25 is the same thing wherever it stands, 0.5 and 250 are not.
+// telling is a number of three digits and more that count: 365.25 is the same thing wherever it stands, 0.5 and 250 are
+// not.
 func telling(number string) bool {
 	digits := strings.Trim(strings.ReplaceAll(number, ".", ""), "0")
 	return len(digits) >= 3 && !strings.ContainsAny(number, "eExXob_")
@@ -64,7 +65,14 @@ func TestNumbersWithNamesStandInParams(t *testing.T) {
 						continue
 					}
 					seen++
-					assert.Equal(t, "params.go", filepath.Base(path), "%s: %s", set.Position(named.Pos()), named.Names[i])
+					assert.Equal(
+						t,
+						"params.go",
+						filepath.Base(path),
+						"%s: %s",
+						set.Position(named.Pos()),
+						named.Names[i],
+					)
 				}
 			}
 		}

@@ -24,7 +24,8 @@ var speakOtherwise = map[string]bool{"round/answer.go": true, "roster/cells.go":
 // The core says what, never how: no sentence stands in it, but in errors for programs.
 func TestNoSentenceStandsInTheCore(t *testing.T) {
 	err := filepath.WalkDir(".", func(path string, _ fs.DirEntry, err error) error {
-		if err != nil || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") || speakOtherwise[filepath.ToSlash(path)] {
+		if err != nil || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") ||
+			speakOtherwise[filepath.ToSlash(path)] {
 			return err
 		}
 		set := token.NewFileSet()

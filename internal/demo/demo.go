@@ -60,7 +60,7 @@ func Fill(ctx context.Context, b *book.Book) error {
 // chance is a dog's own, so that a change to one dog leaves the others as they were.
 func (s scenario) chance() *rand.Rand {
 	sum := fnv.New64a()
-	sum.Write([]byte(s.name))
+	_, _ = sum.Write([]byte(s.name)) // a hash takes whatever it is given
 	return rand.New(rand.NewPCG(8642+uint64(s.litter), sum.Sum64()))
 }
 
@@ -73,8 +73,15 @@ func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 	}
 	born := dog.BornAbout(s.years, today).Date
 	kept, err := b.AddDog(ctx, dog.Changes{
-		Name: &s.name, BirthDate: &born, Weights: []dog.Weight{{On: latest(first, born), Kg: s.kg}},
-		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Dates: s.dates(), Nails: s.nails(), Handling: s.handling(),
+		Name:      &s.name,
+		BirthDate: &born,
+		Weights:   []dog.Weight{{On: latest(first, born), Kg: s.kg}},
+		FootCoat:  &s.coat,
+		Pavement:  &s.pavement,
+		Rhythm:    &s.rhythm,
+		Dates:     s.dates(),
+		Nails:     s.nails(),
+		Handling:  s.handling(),
 	})
 	if err != nil {
 		return uuid.Nil, err
@@ -85,7 +92,12 @@ func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, told); err != nil {
 			return uuid.Nil, err
 		}
-		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, dog.Changes{Pavement: &s.pavement, Since: &since}); err != nil {
+		if kept, err = b.ChangeDog(
+			ctx,
+			kept.ID,
+			kept.Version,
+			dog.Changes{Pavement: &s.pavement, Since: &since},
+		); err != nil {
 			return uuid.Nil, err
 		}
 	}

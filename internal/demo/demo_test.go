@@ -42,7 +42,7 @@ func TestMain(m *testing.M) {
 		if shared.place, err = os.MkdirTemp("", "fribbet-demo-"); err != nil {
 			panic(err)
 		}
-		defer os.RemoveAll(shared.place) //nolint:errcheck // throw-away
+		defer os.RemoveAll(shared.place)
 		return m.Run()
 	}())
 }
@@ -146,10 +146,22 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 		i := slices.IndexFunc(scenarios, func(s scenario) bool { return s.name == row.Name })
 		noise := scenarios[i].chance()
 		first := scenarios[i].days(b.Today(), noise)[0]
-		truth := scenarios[i].draw(view.Dog.Dog, first, noise).Gross() - growth.Usual(view.Dog.Where(first)) + view.Growth.Usual.Mean
+		truth := scenarios[i].draw(view.Dog.Dog, first, noise).
+			Gross() -
+			growth.Usual(
+				view.Dog.Where(first),
+			) + view.Growth.Usual.Mean
 		off := math.Abs(view.Growth.Gross.Mean - truth)
-		t.Logf("%-9s true %.2f, learnt %.2f ± %.2f, assumed %.2f ± %.2f, %s", row.Name, truth,
-			view.Growth.Gross.Mean, view.Growth.Gross.SD, view.Growth.Usual.Mean, view.Growth.Usual.SD, view.Growth.Words)
+		t.Logf(
+			"%-9s true %.2f, learnt %.2f ± %.2f, assumed %.2f ± %.2f, %s",
+			row.Name,
+			truth,
+			view.Growth.Gross.Mean,
+			view.Growth.Gross.SD,
+			view.Growth.Usual.Mean,
+			view.Growth.Usual.SD,
+			view.Growth.Words,
+		)
 		dogs++
 		if off <= 2*view.Growth.Gross.SD {
 			found++
@@ -178,7 +190,12 @@ func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 			view, err := b.View(context.Background(), row.DogID)
 			require.NoError(t, err)
 			require.NotNil(t, view.Plan)
-			assert.Contains(t, []rhythm.Track{rhythm.OnTrack, rhythm.Reached}, view.Plan.Progress.Track, view.Plan.Progress.Words)
+			assert.Contains(
+				t,
+				[]rhythm.Track{rhythm.OnTrack, rhythm.Reached},
+				view.Plan.Progress.Track,
+				view.Plan.Progress.Words,
+			)
 		case "Oatcake":
 			view, err := b.View(context.Background(), row.DogID)
 			require.NoError(t, err)

@@ -96,7 +96,10 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 	if last {
 		sitting.Note = h.lastNote
 	}
-	terms := outlook.Terms{Margin: quick.Margin, Hand: verdict.For(quick.Full, kit.PractisedHand, false, h.feet.Quicked())}
+	terms := outlook.Terms{
+		Margin: quick.Margin,
+		Hand:   verdict.For(quick.Full, kit.PractisedHand, false, h.feet.Quicked()),
+	}
 	tool := h.tool
 	if number < h.before { // what was overgrown was clipped first
 		tool = kit.LargePlier
@@ -161,7 +164,13 @@ func (h *hands) touching() record.Touching {
 
 // record works one nail by the verdict's plan, a look after each cut.
 func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, skipped bool) record.NailRecord {
-	r := record.NailRecord{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise), Stop: quick.AtFirstSign} // where its plans end
+	r := record.NailRecord{
+		Code:     p.Code,
+		Tool:     tool,
+		Item:     pieceFor(tool),
+		Reaction: h.mood(h.noise),
+		Stop:     quick.AtFirstSign,
+	} // where its plans end
 	i := h.at(p.Code)
 	if h.untouch != "" && strings.HasPrefix(p.Code.String(), h.untouch) {
 		r.Reaction = h.temper
@@ -172,14 +181,20 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 	}
 	v := p.Verdict
 	if v.Kind == verdict.AskFirst {
-		seen := math.Round(math.Max(0, math.Min(h.truth.Nails[i].Spare+0.5*h.noise.NormFloat64(), h.truth.Nails[i].Length))*10) / 10
+		seen := math.Round(
+			math.Max(0, math.Min(h.truth.Nails[i].Spare+0.5*h.noise.NormFloat64(), h.truth.Nails[i].Length))*10,
+		) / 10
 		r.Landmarks, r.Sure = []quick.Seen{{Mark: quick.Groove, Spare: seen}}, true
 		under := h.feet.Work(h.day)
 		told, _ := outlook.Told(&under, r, terms)
 		v = verdict.Of(told, terms.Margin, terms.Hand)
 	}
-	if v.Kind == verdict.Veterinarian && p.Code.Dewclaw() && !contains(h.torn, p.Code) { // a veterinarian was there, and it was done together
-		v = verdict.Verdict{Kind: verdict.Trim, Step: verdict.Step{Plan: verdict.Plan{Cuts: slices.Repeat([]float64{0.5}, mostCuts)}}}
+	if v.Kind == verdict.Veterinarian && p.Code.Dewclaw() &&
+		!contains(h.torn, p.Code) { // a veterinarian was there, and it was done together
+		v = verdict.Verdict{
+			Kind: verdict.Trim,
+			Step: verdict.Step{Plan: verdict.Plan{Cuts: slices.Repeat([]float64{0.5}, mostCuts)}},
+		}
 	}
 	var end quick.Face
 	grey := false

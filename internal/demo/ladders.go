@@ -26,7 +26,10 @@ var letters = map[rune]temper.Reaction{'c': temper.Calm, 'u': temper.Uneasy, 'p'
 
 // fill writes the ladder with its journal into the book as it stands at the end.
 func (t training) fill(ctx context.Context, b *book.Book, dogID uuid.UUID) error {
-	l := store.Ladder{ID: uuid.NewSHA1(dogID, []byte(t.kind)), Ladder: ladder.Ladder{Kind: t.kind, Started: b.Today().AddDays(-t.ago - len(t.days) + 1)}}
+	l := store.Ladder{
+		ID:     uuid.NewSHA1(dogID, []byte(t.kind)),
+		Ladder: ladder.Ladder{Kind: t.kind, Started: b.Today().AddDays(-t.ago - len(t.days) + 1)},
+	}
 	if t.kind == ladder.Clipper { // it knew the tool
 		l.First = ladder.HandledFirst
 	}

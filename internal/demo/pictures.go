@@ -40,13 +40,21 @@ func fillPictures(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) 
 				continue
 			}
 			stance := r.Claw.Grown(taken.grown).AtCoatHeight(r.Stance().CoatHeight())
-			paw.Nails = append(paw.Nails, standin.PawNail{Stance: stance, Quick: r.Length.Value - r.Spare.Value, Clear: r.Colour == nail.Light})
+			paw.Nails = append(
+				paw.Nails,
+				standin.PawNail{Stance: stance, Quick: r.Length.Value - r.Spare.Value, Clear: r.Colour == nail.Light},
+			)
 		}
 		var data bytes.Buffer
 		if err := jpeg.Encode(&data, paw.Take(taken.look, 1600, 1200).Picture, nil); err != nil {
 			return err
 		}
-		p := store.Picture{ID: uuid.NewSHA1(dogs[pictured], []byte{byte(i)}), DogID: dogs[pictured], Paw: nail.LF, On: on.AddDays(taken.days)}
+		p := store.Picture{
+			ID:    uuid.NewSHA1(dogs[pictured], []byte{byte(i)}),
+			DogID: dogs[pictured],
+			Paw:   nail.LF,
+			On:    on.AddDays(taken.days),
+		}
 		if _, err := b.AddPicture(ctx, p, data.Bytes()); err != nil {
 			return err
 		}

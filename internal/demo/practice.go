@@ -17,8 +17,8 @@ import (
 	"fribbet/internal/store"
 )
 
-// practised are the drawn nails that the demonstration's owner has done so far: by 1 mm slices that get thinner with the
-// nails, and now and then one too many.
+// practised are the drawn nails that the demonstration's owner has done so far: by 1 mm slices that get thinner with
+// the nails, and now and then one too many.
 var practised = map[practice.Kind]int{practice.Light: 14, practice.Dark: 22, practice.Dewclaw: 6}
 
 const practisedSeed = 271828
@@ -43,10 +43,20 @@ func fillOwnEnds(ctx context.Context, b *book.Book, dogID uuid.UUID) error {
 				faces := quick.Faces(quick.SeenColour(nail.Dark, face))
 				before := faces[max(0, slices.Index(faces, face)-1)] // one step milder, as it goes
 				var data bytes.Buffer
-				if err := jpeg.Encode(&data, standin.EndPhoto(before, before == quick.Blush, uint64(kept)), nil); err != nil {
+				if err := jpeg.Encode(
+					&data,
+					standin.EndPhoto(before, before == quick.Blush, uint64(kept)),
+					nil,
+				); err != nil {
 					return err
 				}
-				p := store.Picture{ID: uuid.NewSHA1(s.ID, []byte{byte(i)}), DogID: dogID, Paw: r.Code.Paw, On: s.On, End: &store.CutEnd{Code: r.Code, Sitting: s.ID, Cuts: last}}
+				p := store.Picture{
+					ID:    uuid.NewSHA1(s.ID, []byte{byte(i)}),
+					DogID: dogID,
+					Paw:   r.Code.Paw,
+					On:    s.On,
+					End:   &store.CutEnd{Code: r.Code, Sitting: s.ID, Cuts: last},
+				}
 				if _, err := b.AddPicture(ctx, p, data.Bytes()); err != nil {
 					return err
 				}

@@ -20,7 +20,13 @@ var owners = []struct {
 	dogs    []string
 	note    string
 }{
-	{"Ottoline Reed", round.ByText, "+44 1632 960011", []string{"Gantry", "Thimble"}, "Both in one go, please: she comes by bus."},
+	{
+		"Ottoline Reed",
+		round.ByText,
+		"+44 1632 960011",
+		[]string{"Gantry", "Thimble"},
+		"Both in one go, please: she comes by bus.",
+	},
 	{"Tobin Marsh", round.ByMail, "tobin@marsh.example", []string{"Sedge"}, ""},
 	{"Isla Ferrow", round.ByText, "+44 1632 960012", []string{"Marl"}, "Sends photographs of everything."},
 	{"Corwin Hale", round.ByText, "+44 1632 960013", []string{"Bosun"}, ""},
@@ -43,7 +49,14 @@ var owners = []struct {
 func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) error {
 	for i, o := range owners {
 		id := uuid.NewSHA1(uuid.NameSpaceOID, []byte(o.name))
-		owner := round.Owner{Name: o.name, Reach: o.reach, Address: o.address, MayOffer: o.reach != round.ByHand, MayRemind: i%3 != 0 && o.reach != round.ByHand, Note: o.note}
+		owner := round.Owner{
+			Name:      o.name,
+			Reach:     o.reach,
+			Address:   o.address,
+			MayOffer:  o.reach != round.ByHand,
+			MayRemind: i%3 != 0 && o.reach != round.ByHand,
+			Note:      o.note,
+		}
 		if o.name == "Sunniva Dale" {
 			owner.Suits = map[time.Weekday][]round.Stretch{}
 			for day := time.Sunday; day <= time.Saturday; day++ {
@@ -105,7 +118,12 @@ func demoWeek(today date.Date, at round.Clock) (round.Week, round.Clock) {
 	from := max(0, (now-150)/30*30)
 	to := min(round.At(24, 0), from+7*60)
 	w.Except = map[date.Date]round.Hours{today: {
-		Stretch: round.Stretch{From: from, To: to}, Break: round.Stretch{From: min(to, now+150), To: min(to, now+180)}, Place: "Cabin, lock 9",
+		Stretch: round.Stretch{
+			From: from,
+			To:   to,
+		},
+		Break:  round.Stretch{From: min(to, now+150), To: min(to, now+180)},
+		Place:  "Cabin, lock 9",
 		Helper: []round.Stretch{{From: now, To: min(to, now+120)}},
 	}}
 	return w, now

@@ -17,8 +17,8 @@ import (
 	"fribbet/internal/core/virtual"
 )
 
-// drawnAs is a drawing as a program reads it, which is more than its pixels tell: how often each colour stands in it, and
-// how far, wide and opaque its parts are.
+// drawnAs is a drawing as a program reads it, which is more than its pixels tell: how often each colour stands in it,
+// and how far, wide and opaque its parts are.
 func drawnAs(svg string) map[string]float64 {
 	seen := map[string]float64{}
 	for _, colour := range regexp.MustCompile(`#[0-9a-f]{6}`).FindAllString(svg, -1) {
@@ -44,8 +44,9 @@ func apartBy(a, b map[string]float64) (far float64) {
 	return far
 }
 
-// A program that has seen hundreds of drawn ends of one face, with how much was left of each, guesses no better than chance
-// of which more is left: the drawing tells the face, and nothing beside it. That it can tell faces apart shows it can read.
+// A program that has seen hundreds of drawn ends of one face, with how much was left of each, guesses no better than
+// chance of which more is left: the drawing tells the face, and nothing beside it. That it can tell faces apart shows
+// it can read.
 func TestADrawnEndTellsItsFaceAlone(t *testing.T) {
 	room := practice.Room{
 		Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) },
@@ -58,7 +59,10 @@ func TestADrawnEndTellsItsFaceAlone(t *testing.T) {
 	}
 	var white, both []end
 	for number := 1; len(white) < 300; number++ {
-		g, err := room.Play(practice.Exercise{Kind: practice.Dark, Seed: 34, Number: number}, []practice.Move{{MM: 0.5}, {Stop: true}})
+		g, err := room.Play(
+			practice.Exercise{Kind: practice.Dark, Seed: 34, Number: number},
+			[]practice.Move{{MM: 0.5}, {Stop: true}},
+		)
 		if err != nil { // it bled at once
 			continue
 		}

@@ -1,5 +1,5 @@
-// Package drawn draws what practice shows, as SVG: cut ends, a nail from below, feet on the floor, each with the variety
-// of real horn, from a seed.
+// Package drawn draws what practice shows, as SVG: cut ends, a nail from below, feet on the floor, each with the
+// variety of real horn, from a seed.
 package drawn
 
 import (
@@ -11,8 +11,8 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-// CutEnd is a freshly cut end of a nail as one sees it head-on, drawn with the variety of real horn: its outline, grain,
-// flakes and light come from the seed, what it shows of the quick from the face alone.
+// CutEnd is a freshly cut end of a nail as one sees it head-on, drawn with the variety of real horn: its outline,
+// grain, flakes and light come from the seed, what it shows of the quick from the face alone.
 func CutEnd(face quick.Face, light bool, seed uint64) string {
 	r := rand.New(rand.NewPCG(seed, 5))
 	e := &cutEnd{r: r, wall: dark(r), inside: "#6d6259"}
@@ -20,14 +20,32 @@ func CutEnd(face quick.Face, light bool, seed uint64) string {
 		e.wall, e.inside = pale(r), "#f1e6d2"
 	}
 	e.b.WriteString(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="-60 -60 120 120" width="240" height="240">`)
-	fmt.Fprintf(&e.b, `<rect x="-60" y="-60" width="120" height="120" fill="%s"/>`, e.one("#dcd6c8", "#cfd6d3", "#d9cfc6", "#c9c4bd"))
-	fmt.Fprintf(&e.b, `<g transform="rotate(%.0f) scale(%.2f %.2f)">`, e.between(-25, 25), e.between(0.86, 1), e.between(0.92, 1.12))
+	fmt.Fprintf(
+		&e.b,
+		`<rect x="-60" y="-60" width="120" height="120" fill="%s"/>`,
+		e.one("#dcd6c8", "#cfd6d3", "#d9cfc6", "#c9c4bd"),
+	)
+	fmt.Fprintf(
+		&e.b,
+		`<g transform="rotate(%.0f) scale(%.2f %.2f)">`,
+		e.between(-25, 25),
+		e.between(0.86, 1),
+		e.between(0.92, 1.12),
+	)
 	e.blob(0, 0, 46, 0.05, e.wall, 1)
 	e.blob(0, e.between(1, 5), 36, 0.07, e.inside, e.between(0.35, 0.75))
 	e.grain(light)
 	e.shows(face)
 	e.flakes(light)
-	fmt.Fprintf(&e.b, `<ellipse cx="%.0f" cy="%.0f" rx="%.0f" ry="5" fill="#fff" opacity="%.2f" transform="rotate(%.0f)"/>`, e.between(-18, 18), e.between(-34, -24), e.between(8, 16), e.between(0.06, 0.2), e.between(-20, 20))
+	fmt.Fprintf(
+		&e.b,
+		`<ellipse cx="%.0f" cy="%.0f" rx="%.0f" ry="5" fill="#fff" opacity="%.2f" transform="rotate(%.0f)"/>`,
+		e.between(-18, 18),
+		e.between(-34, -24),
+		e.between(8, 16),
+		e.between(0.06, 0.2),
+		e.between(-20, 20),
+	)
 	e.b.WriteString(`</g></svg>`)
 	return e.b.String()
 }
@@ -84,8 +102,20 @@ func (e *cutEnd) grain(light bool) {
 	for range 14 + e.r.IntN(14) {
 		radius, from := e.between(8, 44), e.between(0, 2*math.Pi)
 		to := from + e.between(0.4, 1.6)
-		fmt.Fprintf(&e.b, `<path d="M%.1f %.1fA%.1f %.1f 0 0 1 %.1f %.1f" fill="none" stroke="%s" stroke-width="0.7" opacity="%.2f"/>`,
-			radius*math.Cos(from), radius*math.Sin(from), radius, radius, radius*math.Cos(to), radius*math.Sin(to), shade, e.between(0.05, 0.2))
+		fmt.Fprintf(
+			&e.b,
+			`<path d="M%.1f %.1fA%.1f %.1f 0 0 1 %.1f %.1f" fill="none" stroke="%s" stroke-width="0.7" opacity="%.2f"/>`,
+			radius*math.Cos(
+				from,
+			),
+			radius*math.Sin(from),
+			radius,
+			radius,
+			radius*math.Cos(to),
+			radius*math.Sin(to),
+			shade,
+			e.between(0.05, 0.2),
+		)
 	}
 }
 
@@ -119,7 +149,14 @@ func (e *cutEnd) shows(face quick.Face) {
 // wet is a moist spot, which shines.
 func (e *cutEnd) wet(x, y, radius float64, fill string) {
 	e.blob(x, y, radius, 0.1, fill, 0.95)
-	fmt.Fprintf(&e.b, `<ellipse cx="%.1f" cy="%.1f" rx="%.1f" ry="%.1f" fill="#fff" opacity="0.7"/>`, x-radius/3, y-radius/3, radius/3.2, radius/5)
+	fmt.Fprintf(
+		&e.b,
+		`<ellipse cx="%.1f" cy="%.1f" rx="%.1f" ry="%.1f" fill="#fff" opacity="0.7"/>`,
+		x-radius/3,
+		y-radius/3,
+		radius/3.2,
+		radius/5,
+	)
 }
 
 // flakes are splinters that the blade left.
@@ -131,6 +168,17 @@ func (e *cutEnd) flakes(light bool) {
 	for range 3 + e.r.IntN(8) {
 		turn, far, size := e.between(0, 2*math.Pi), e.between(14, 42), e.between(1.2, 3.4)
 		x, y := far*math.Cos(turn), far*math.Sin(turn)
-		fmt.Fprintf(&e.b, `<path d="M%.1f %.1fl%.1f %.1fl%.1f %.1fZ" fill="%s" opacity="%.2f"/>`, x, y, size, e.between(-1, 1), e.between(-size, 0), size, fill, e.between(0.3, 0.7))
+		fmt.Fprintf(
+			&e.b,
+			`<path d="M%.1f %.1fl%.1f %.1fl%.1f %.1fZ" fill="%s" opacity="%.2f"/>`,
+			x,
+			y,
+			size,
+			e.between(-1, 1),
+			e.between(-size, 0),
+			size,
+			fill,
+			e.between(0.3, 0.7),
+		)
 	}
 }

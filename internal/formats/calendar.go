@@ -36,9 +36,12 @@ func Calendar(w io.Writer, name string, dates []DueDate, visits []Visit, zone *t
 	cal.SetMethod(ics.MethodPublish)
 	cal.SetName(name)
 	cal.SetXWRCalName(name)
-	cal.CalendarProperties = append(cal.CalendarProperties, ics.CalendarProperty{BaseProperty: ics.BaseProperty{ // the library would write its parameter twice
-		IANAToken: "REFRESH-INTERVAL", Value: "PT6H", ICalParameters: map[string][]string{"VALUE": {"DURATION"}},
-	}})
+	cal.CalendarProperties = append(
+		cal.CalendarProperties,
+		ics.CalendarProperty{BaseProperty: ics.BaseProperty{ // the library would write its parameter twice
+			IANAToken: "REFRESH-INTERVAL", Value: "PT6H", ICalParameters: map[string][]string{"VALUE": {"DURATION"}},
+		}},
+	)
 	cal.SetXPublishedTTL("PT6H")
 	for _, d := range dates {
 		event := cal.AddEvent(fmt.Sprintf("due-%s@fribbet", d.DogID))

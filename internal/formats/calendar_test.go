@@ -25,7 +25,16 @@ func written(t *testing.T, dates ...DueDate) (text string, read *ical.Calendar) 
 }
 
 func one(name, on, why string) DueDate {
-	return DueDate{"3f0c", name, date.MustParse(on), "Nails: " + name, "Tomorrow: nails of " + name, why, 2, time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)}
+	return DueDate{
+		"3f0c",
+		name,
+		date.MustParse(on),
+		"Nails: " + name,
+		"Tomorrow: nails of " + name,
+		why,
+		2,
+		time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC),
+	}
 }
 
 func value(t *testing.T, c *ical.Component, name string) string {

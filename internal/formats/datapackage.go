@@ -59,7 +59,10 @@ type PackageWriter struct {
 // NewPackage begins one.
 func NewPackage(w io.Writer, made time.Time) *PackageWriter {
 	z := zip.NewWriter(w)
-	z.RegisterCompressor(zip.Deflate, func(out io.Writer) (io.WriteCloser, error) { return flate.NewWriter(out, flate.BestSpeed) })
+	z.RegisterCompressor(
+		zip.Deflate,
+		func(out io.Writer) (io.WriteCloser, error) { return flate.NewWriter(out, flate.BestSpeed) },
+	)
 	return &PackageWriter{zip: z, made: made}
 }
 
@@ -76,7 +79,13 @@ type counted struct {
 const portion = 1 << 20 // bytes that are packed at a time
 
 func packing(to io.Writer) *counted {
-	c := &counted{sum: sha256.New(), buffer: make([]byte, 0, portion), full: make(chan []byte), empty: make(chan []byte, 2), done: make(chan error, 1)}
+	c := &counted{
+		sum:    sha256.New(),
+		buffer: make([]byte, 0, portion),
+		full:   make(chan []byte),
+		empty:  make(chan []byte, 2),
+		done:   make(chan error, 1),
+	}
 	c.empty <- make([]byte, 0, portion)
 	go func() {
 		var failed error
@@ -118,7 +127,13 @@ func (p *PackageWriter) entry(path string, method uint16) (*counted, error) {
 }
 
 func (p *PackageWriter) add(path, name, about string, c *counted, more map[string]any) {
-	r := map[string]any{"name": name, "path": path, "description": about, "bytes": c.bytes, "hash": "sha256:" + hex.EncodeToString(c.sum.Sum(nil))}
+	r := map[string]any{
+		"name":        name,
+		"path":        path,
+		"description": about,
+		"bytes":       c.bytes,
+		"hash":        "sha256:" + hex.EncodeToString(c.sum.Sum(nil)),
+	}
 	for k, v := range more {
 		r[k] = v
 	}
@@ -148,7 +163,20 @@ func (p *PackageWriter) Table(t Table, rows func(each func([]any) error) error) 
 	})
 	err = errors.Join(err, out.Flush(), c.end())
 	if err == nil {
-		p.add(t.Path(), t.Name, t.About, c, map[string]any{"profile": "tabular-data-resource", "format": "csv", "mediatype": "text/csv", "encoding": "utf-8", "rows": n, "schema": t.schema()})
+		p.add(
+			t.Path(),
+			t.Name,
+			t.About,
+			c,
+			map[string]any{
+				"profile":   "tabular-data-resource",
+				"format":    "csv",
+				"mediatype": "text/csv",
+				"encoding":  "utf-8",
+				"rows":      n,
+				"schema":    t.schema(),
+			},
+		)
 	}
 	return err
 }
@@ -180,7 +208,13 @@ func (p *PackageWriter) Close(name, title, about string) error {
 	out.SetIndent("", " ")
 	out.SetEscapeHTML(false)
 	if err := out.Encode(map[string]any{
-		"profile": "data-package", "name": name, "title": title, "description": about, "created": p.made.UTC().Format(time.RFC3339), "version": packageVersion, "resources": p.resources,
+		"profile":     "data-package",
+		"name":        name,
+		"title":       title,
+		"description": about,
+		"created":     p.made.UTC().Format(time.RFC3339),
+		"version":     packageVersion,
+		"resources":   p.resources,
 	}); err != nil {
 		return err
 	}
@@ -225,7 +259,10 @@ func (t Table) schema() map[string]any {
 			if of == t.Name {
 				of = "" // as the standard names a table's own
 			}
-			refs = append(refs, map[string]any{"fields": c.Name, "reference": map[string]any{"resource": of, "fields": "id"}})
+			refs = append(
+				refs,
+				map[string]any{"fields": c.Name, "reference": map[string]any{"resource": of, "fields": "id"}},
+			)
 		}
 	}
 	s := map[string]any{"fields": fields, "primaryKey": t.Key, "missingValues": []string{""}}

@@ -8,8 +8,8 @@ import (
 	"unicode/utf8"
 )
 
-// Whatever somebody gives for a list, a package or a picture is read or refused, and nothing of it breaks the program. `go
-// test -fuzz FuzzList ./internal/formats` looks for what does; the seeds run with every test.
+// Whatever somebody gives for a list, a package or a picture is read or refused, and nothing of it breaks the program.
+// `go test -fuzz FuzzList ./internal/formats` looks for what does; the seeds run with every test.
 
 func FuzzList(f *testing.F) {
 	for _, seed := range []string{"", "Name,Dog\nA,B\n", "\"a\"\"b\";c\r\n1;2", "\xEF\xBB\xBFa\tb\n1\t2\n", "\xFF\xFEa\x00,\x00b\x00\n\x00", "PK\x03\x04"} {

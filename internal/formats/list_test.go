@@ -20,7 +20,17 @@ func TestAListIsReadHoweverItWasSaved(t *testing.T) {
 	for encoding, file := range map[string]string{"UTF-8": text, "Windows-1252": latin, "UTF-16": wide} {
 		list, err := ReadList([]byte(file))
 		require.NoError(t, err)
-		assert.Equal(t, List{[]string{"Name", "Dog", "Note"}, [][]string{{"Müller; Åse", "Fíg", `says "no"`}, {"B", "C"}}, []int{2, 4}, "semicolon", encoding}, list)
+		assert.Equal(
+			t,
+			List{
+				[]string{"Name", "Dog", "Note"},
+				[][]string{{"Müller; Åse", "Fíg", `says "no"`}, {"B", "C"}},
+				[]int{2, 4},
+				"semicolon",
+				encoding,
+			},
+			list,
+		)
 	}
 	marked, err := ReadList([]byte("\xEF\xBB\xBFName\tDog\nA\tB\n"))
 	require.NoError(t, err)

@@ -46,7 +46,9 @@ const (
 	PicturesPath = "pictures/"
 )
 
-var known = regexp.MustCompile(`^(datapackage\.json|README\.txt|dog\.html|data/|pictures/|data/[a-z_]+\.(csv|jsonl)|pictures/[0-9a-f]{64}(\.small)?\.jpg)$`)
+var known = regexp.MustCompile(
+	`^(datapackage\.json|README\.txt|dog\.html|data/|pictures/|data/[a-z_]+\.(csv|jsonl)|pictures/[0-9a-f]{64}(\.small)?\.jpg)$`,
+)
 
 // Package is one that is read.
 type Package struct {
@@ -62,7 +64,10 @@ func ReadPackage(r io.ReaderAt, size int64) (*Package, error) {
 		return nil, Misplaced{File: "the file", Want: say.Of(mustBeAWholeZip)}
 	}
 	if len(z.File) > mostEntries {
-		return nil, Misplaced{File: "the file", Want: say.Of(mustHoldAtMostFiles, say.Args{"mostEntries": say.Count(mostEntries)})}
+		return nil, Misplaced{
+			File: "the file",
+			Want: say.Of(mustHoldAtMostFiles, say.Args{"mostEntries": say.Count(mostEntries)}),
+		}
 	}
 	p := &Package{entries: map[string]*zip.File{}, hashes: map[string]string{}}
 	var unpacked uint64
@@ -73,7 +78,8 @@ func ReadPackage(r io.ReaderAt, size int64) (*Package, error) {
 			return nil, Misplaced{File: f.Name, Want: say.Of(mustBeNoPartOf)}
 		case p.entries[f.Name] != nil:
 			return nil, Misplaced{File: f.Name, Want: say.Of(mustStandInItOnce)}
-		case unpacked > mostUnpacked, f.UncompressedSize64 > smallEntry && f.UncompressedSize64/max(1, f.CompressedSize64) > mostShrunk:
+		case unpacked > mostUnpacked,
+			f.UncompressedSize64 > smallEntry && f.UncompressedSize64/max(1, f.CompressedSize64) > mostShrunk:
 			return nil, Misplaced{File: f.Name, Want: say.Of(mustNotUnpackToSo)}
 		}
 		p.entries[f.Name] = f
@@ -151,7 +157,12 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 	for i, name := range head {
 		at[i] = slices.IndexFunc(t.Columns, func(c Column) bool { return c.Name == name })
 		if at[i] < 0 || slices.Index(head, name) < i {
-			return Misplaced{File: t.Path(), Line: 1, Column: name, Want: say.Of(mustBeOneOfThe, say.Args{"join": say.Name(strings.Join(t.Names(), ", "))})}
+			return Misplaced{
+				File:   t.Path(),
+				Line:   1,
+				Column: name,
+				Want:   say.Of(mustBeOneOfThe, say.Args{"join": say.Name(strings.Join(t.Names(), ", "))}),
+			}
 		}
 	}
 	for _, c := range t.Columns {
@@ -167,11 +178,19 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 			return nil
 		}
 		if errors.Is(err, errLong) {
-			return Misplaced{File: t.Path(), Line: last + 1, Want: say.Of(mustBeARowOf, say.Args{"longestLine": say.Count(longestLine)})}
+			return Misplaced{
+				File: t.Path(),
+				Line: last + 1,
+				Want: say.Of(mustBeARowOf, say.Args{"longestLine": say.Count(longestLine)}),
+			}
 		}
 		var wrong *csv.ParseError
 		if errors.As(err, &wrong) {
-			return Misplaced{File: t.Path(), Line: wrong.Line, Want: say.Of(mustHaveCellsQuotedAs, say.Args{"head": say.Count(len(head))})}
+			return Misplaced{
+				File: t.Path(),
+				Line: wrong.Line,
+				Want: say.Of(mustHaveCellsQuotedAs, say.Args{"head": say.Count(len(head))}),
+			}
 		}
 		if err != nil {
 			return damaged(t.Path(), err)
@@ -324,7 +343,10 @@ func (p *Package) Picture(name string) ([]byte, error) {
 	defer in.Close() //nolint:errcheck // it was only read
 	data, err := io.ReadAll(io.LimitReader(in, MostPictureBytes+1))
 	if err != nil || len(data) > MostPictureBytes {
-		return nil, Misplaced{File: path, Want: say.Of(mustBeAWholePicture, say.Args{"MostPictureBytes": say.Count(MostPictureBytes >> 20)})}
+		return nil, Misplaced{
+			File: path,
+			Want: say.Of(mustBeAWholePicture, say.Args{"MostPictureBytes": say.Count(MostPictureBytes >> 20)}),
+		}
 	}
 	return data, nil
 }

@@ -50,7 +50,8 @@ func ReadPicture(data []byte) (Picture, error) {
 		return Picture{}, errors.New("must be a picture: JPEG, PNG or WebP")
 	}
 	pixels, most := config.Width*config.Height, mostPixels
-	if config.ColorModel == color.NRGBA64Model || config.ColorModel == color.RGBA64Model || config.ColorModel == color.Gray16Model {
+	if config.ColorModel == color.NRGBA64Model || config.ColorModel == color.RGBA64Model ||
+		config.ColorModel == color.Gray16Model {
 		most = mostDeepPixels
 	}
 	switch {

@@ -48,10 +48,16 @@ func pngOf(p image.Image) []byte {
 // exif says how a camera was held, and where it was (Exif 2.3, JEITA CP-3451C: big-endian TIFF in APP1).
 func exif(held int) []byte {
 	entry := func(tag, kind uint16, count, value uint32) []byte {
-		return binary.BigEndian.AppendUint32(binary.BigEndian.AppendUint32(binary.BigEndian.AppendUint16(binary.BigEndian.AppendUint16(nil, tag), kind), count), value)
+		return binary.BigEndian.AppendUint32(
+			binary.BigEndian.AppendUint32(
+				binary.BigEndian.AppendUint16(binary.BigEndian.AppendUint16(nil, tag), kind),
+				count,
+			),
+			value,
+		)
 	}
 	tiff := []byte("MM\x00\x2a\x00\x00\x00\x08\x00\x02")
-	tiff = append(tiff, entry(0x0112, 3, 1, uint32(held)<<16)...)            //nolint:gosec // 1 to 8
+	tiff = append(tiff, entry(0x0112, 3, 1, uint32(held)<<16)...)
 	tiff = append(tiff, entry(0x8825, 4, 1, 38)...)                          // the place
 	tiff = append(append(tiff, 0, 0, 0, 0), 0, 1)                            // no more; one of the place
 	tiff = append(append(tiff, entry(0x0001, 2, 2, 'N'<<24)...), 0, 0, 0, 0) // north
@@ -61,7 +67,7 @@ func exif(held int) []byte {
 func withExif(picture []byte, held int) []byte {
 	said := exif(held)
 	out := append([]byte{}, picture[:2]...)
-	out = append(binary.BigEndian.AppendUint16(append(out, 0xff, 0xe1), uint16(len(said)+2)), said...) //nolint:gosec // short
+	out = append(binary.BigEndian.AppendUint16(append(out, 0xff, 0xe1), uint16(len(said)+2)), said...)
 	return append(out, picture[2:]...)
 }
 
@@ -86,7 +92,14 @@ func TestPicturesStandUprightAndSayNothing(t *testing.T) {
 		for _, kept := range [][]byte{p.JPEG, p.Small} {
 			assert.False(t, bytes.Contains(kept, []byte("Exif")))
 			tags := 0
-			_, err = imagemeta.Decode(imagemeta.Options{R: bytes.NewReader(kept), ImageFormat: imagemeta.JPEG, Sources: imagemeta.EXIF | imagemeta.IPTC | imagemeta.XMP, HandleTag: func(imagemeta.TagInfo) error { tags++; return nil }})
+			_, err = imagemeta.Decode(
+				imagemeta.Options{
+					R:           bytes.NewReader(kept),
+					ImageFormat: imagemeta.JPEG,
+					Sources:     imagemeta.EXIF | imagemeta.IPTC | imagemeta.XMP,
+					HandleTag:   func(imagemeta.TagInfo) error { tags++; return nil },
+				},
+			)
 			require.NoError(t, err)
 			assert.Zero(t, tags, "no place, no time")
 		}
@@ -134,7 +147,7 @@ var webp = func() []byte {
 
 // chunk is one of a PNG.
 func chunk(kind string, data []byte) []byte {
-	out := append(binary.BigEndian.AppendUint32(nil, uint32(len(data))), kind...) //nolint:gosec // short
+	out := append(binary.BigEndian.AppendUint32(nil, uint32(len(data))), kind...)
 	out = append(out, data...)
 	return binary.BigEndian.AppendUint32(out, crc32.ChecksumIEEE(out[4:]))
 }
@@ -142,7 +155,12 @@ func chunk(kind string, data []byte) []byte {
 // claims is a PNG that says it is so large and holds next to nothing: a bomb.
 func claims(w, h uint32) []byte {
 	data := []byte("\x89PNG\r\n\x1a\n")
-	data = append(data, chunk("IHDR", append(binary.BigEndian.AppendUint32(binary.BigEndian.AppendUint32(nil, w), h), 8, 2, 0, 0, 0))...)
+	data = append(
+		data,
+		chunk(
+			"IHDR",
+			append(binary.BigEndian.AppendUint32(binary.BigEndian.AppendUint32(nil, w), h), 8, 2, 0, 0, 0),
+		)...)
 	return append(data, chunk("IDAT", []byte{0x78, 0x9c, 1, 0, 0, 0xff, 0xff})...)
 }
 
@@ -151,8 +169,16 @@ func TestPicturesThatAreNotTaken(t *testing.T) {
 	plain := pngOf(marked(100, 100))
 	moving := append(append(append([]byte{}, plain[:33]...), chunk("acTL", make([]byte, 8))...), plain[33:]...)
 	var animated bytes.Buffer
-	_ = gif.EncodeAll(&animated, &gif.GIF{Image: []*image.Paletted{image.NewPaletted(image.Rect(0, 0, 99, 99), color.Palette{color.White})}, Delay: []int{1}})
-	movingWebP := append([]byte("RIFF\x40\x00\x00\x00WEBPVP8X\x0a\x00\x00\x00\x02\x00\x00\x00\x3f\x00\x00\x3f\x00\x00"), make([]byte, 40)...)
+	_ = gif.EncodeAll(
+		&animated,
+		&gif.GIF{
+			Image: []*image.Paletted{image.NewPaletted(image.Rect(0, 0, 99, 99), color.Palette{color.White})},
+			Delay: []int{1},
+		},
+	)
+	movingWebP := append(
+		[]byte("RIFF\x40\x00\x00\x00WEBPVP8X\x0a\x00\x00\x00\x02\x00\x00\x00\x3f\x00\x00\x3f\x00\x00"),
+		make([]byte, 40)...)
 	for want, bad := range map[string][][]byte{
 		"must be a picture: JPEG, PNG or WebP": {nil, []byte("hello"), animated.Bytes(), []byte("%PDF-1.7"), []byte("<svg xmlns='http://www.w3.org/2000/svg'/>")},
 		"at most 50 million pixels":            {claims(8661, 5774), claims(20000, 20000)},

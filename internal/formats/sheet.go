@@ -28,7 +28,8 @@ func (s Sheet) Write(w io.Writer) error {
 	return out.Flush()
 }
 
-// csvWriter writes rows whose cells of words are quoted, each: at whatever sign a spreadsheet parts cells, a cell stays one.
+// csvWriter writes rows whose cells of words are quoted, each: at whatever sign a spreadsheet parts cells, a cell stays
+// one.
 type csvWriter struct{ *bufio.Writer }
 
 // row writes one; errors are told by Flush.
@@ -67,5 +68,6 @@ func zeroFirst(cell string) bool {
 
 func plainNumber(cell string) bool {
 	rest := strings.TrimLeft(cell[:1], "-") + cell[1:]
-	return strings.HasPrefix(cell, "-") && rest != "" && strings.Trim(rest, "0123456789.") == "" && strings.Count(rest, ".") <= 1
+	return strings.HasPrefix(cell, "-") && rest != "" && strings.Trim(rest, "0123456789.") == "" &&
+		strings.Count(rest, ".") <= 1
 }

@@ -82,7 +82,10 @@ func rules(zone *time.Location, first, last time.Time) *ics.VTimezone {
 		name, to := at.In(zone).Zone()
 		_, from := at.Add(-time.Second).In(zone).Zone()
 		base := ics.ComponentBase{}
-		base.SetProperty(ics.ComponentPropertyDtStart, at.UTC().Add(time.Duration(from)*time.Second).Format(clockForm)) // by the clock that it ends
+		base.SetProperty(
+			ics.ComponentPropertyDtStart,
+			at.UTC().Add(time.Duration(from)*time.Second).Format(clockForm),
+		) // by the clock that it ends
 		base.SetProperty(ics.ComponentProperty(ics.PropertyTzoffsetfrom), offset(from))
 		base.SetProperty(ics.ComponentProperty(ics.PropertyTzoffsetto), offset(to))
 		base.SetProperty(ics.ComponentProperty(ics.PropertyTzname), name)

@@ -18,7 +18,17 @@ func visitIn(zone *time.Location, id, name, at string, status VisitStatus) Visit
 	if err != nil {
 		panic(err)
 	}
-	return Visit{ID: id, Name: name, Place: "Cabin, lock 9", Begins: begins, Minutes: 25, Words: "18 nails", Status: status, Sequence: 3, ChangedAt: time.Date(2026, 3, 1, 9, 0, 0, 0, time.UTC)}
+	return Visit{
+		ID:        id,
+		Name:      name,
+		Place:     "Cabin, lock 9",
+		Begins:    begins,
+		Minutes:   25,
+		Words:     "18 nails",
+		Status:    status,
+		Sequence:  3,
+		ChangedAt: time.Date(2026, 3, 1, 9, 0, 0, 0, time.UTC),
+	}
 }
 
 // Before, on and after the days on which the clocks change, in zones of either half of the world and one of half an
@@ -28,8 +38,23 @@ func TestVisitsKeepTheirHourAcrossChangesOfTheClocks(t *testing.T) {
 		zone, err := time.LoadLocation(name)
 		require.NoError(t, err)
 		visits := []Visit{
-			visitIn(zone, "a", "Плюшка; Fig, Nettle", "2026-03-28 10:00", Confirmed), visitIn(zone, "b", "Fig", "2026-03-29 10:00", Tentative),
-			visitIn(zone, "c", "Fig", "2026-10-24 23:45", Cancelled), visitIn(zone, "d", "Fig", "2026-10-25 09:30", Confirmed), visitIn(zone, "e", "Fig", "2027-04-05 08:00", Confirmed),
+			visitIn(
+				zone,
+				"a",
+				"Плюшка; Fig, Nettle",
+				"2026-03-28 10:00",
+				Confirmed,
+			),
+			visitIn(zone, "b", "Fig", "2026-03-29 10:00", Tentative),
+			visitIn(
+				zone,
+				"c",
+				"Fig",
+				"2026-10-24 23:45",
+				Cancelled,
+			),
+			visitIn(zone, "d", "Fig", "2026-10-25 09:30", Confirmed),
+			visitIn(zone, "e", "Fig", "2027-04-05 08:00", Confirmed),
 		}
 		var out bytes.Buffer
 		require.NoError(t, Calendar(&out, "Nails", nil, visits, zone))

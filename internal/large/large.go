@@ -65,7 +65,7 @@ func Fill(ctx context.Context, path string, today date.Date) error {
 		`INSERT INTO owed VALUES ('logs')`, // each gets one when the book is next opened
 		`COMMIT`, `ANALYZE`,
 	} {
-		if _, err := db.ExecContext(ctx, text); err != nil {
+		if _, err := db.ExecContext(ctx, text); err != nil { //nolint:gosec // our own
 			return fmt.Errorf("%.60s: %w", text, err)
 		}
 	}
@@ -73,24 +73,40 @@ func Fill(ctx context.Context, path string, today date.Date) error {
 }
 
 // choices are those of whoever uses it.
-var choices = store.Settings{Role: book.Groomer, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: quick.Margin, Workdays: date.EveryDay}
+var choices = store.Settings{
+	Role:       book.Groomer,
+	LengthUnit: units.Millimetre,
+	WeightUnit: units.Kilogram,
+	Margin:     quick.Margin,
+	Workdays:   date.EveryDay,
+}
 
 // told is what is told through the book: who uses it, dogs, kit, ladders. It returns the blade's id.
 func told(ctx context.Context, kept *store.Store) (blade uuid.UUID, err error) {
-	b := book.New(kept, func() time.Time { return time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC) }, book.Options{})
+	b := book.New(
+		kept,
+		func() time.Time { return time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC) },
+		book.Options{},
+	)
 	if err := b.ChangeSettings(ctx, choices); err != nil {
 		return blade, err
 	}
 	var owner uuid.UUID
 	for i := range Dogs {
 		name, years := fmt.Sprintf("Dog %04d", i), float64(2+i%10)
-		d, err := b.AddDog(ctx, dog.Changes{Name: &name, AgeYears: &years, Weights: []dog.Weight{{Kg: float64(3 + i%60)}}})
+		d, err := b.AddDog(
+			ctx,
+			dog.Changes{Name: &name, AgeYears: &years, Weights: []dog.Weight{{Kg: float64(3 + i%60)}}},
+		)
 		if err != nil {
 			return blade, err
 		}
 		if i%dogsEach == 0 {
 			owner = uuid.NewSHA1(d.ID, []byte("owner"))
-			if err := b.KeepOwner(ctx, store.Owner{ID: owner, Owner: round.Owner{Name: fmt.Sprintf("Owner %04d", i), Reach: round.ByHand}}); err != nil {
+			if err := b.KeepOwner(
+				ctx,
+				store.Owner{ID: owner, Owner: round.Owner{Name: fmt.Sprintf("Owner %04d", i), Reach: round.ByHand}},
+			); err != nil {
 				return blade, err
 			}
 		}
@@ -98,7 +114,11 @@ func told(ctx context.Context, kept *store.Store) (blade uuid.UUID, err error) {
 			return blade, err
 		}
 		if i%everyLadder == 0 {
-			if err := b.StartLadder(ctx, d.ID, store.Ladder{ID: uuid.New(), Ladder: ladder.Ladder{Kind: ladder.Clipper}}); err != nil {
+			if err := b.StartLadder(
+				ctx,
+				d.ID,
+				store.Ladder{ID: uuid.New(), Ladder: ladder.Ladder{Kind: ladder.Clipper}},
+			); err != nil {
 				return blade, err
 			}
 		}

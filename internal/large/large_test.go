@@ -81,7 +81,7 @@ func BenchmarkFoldAnew(b *testing.B) {
 	require.NoError(b, err)
 	db, err := sql.Open("sqlite", path)
 	require.NoError(b, err)
-	defer db.Close() //nolint:errcheck // throw-away
+	defer db.Close()
 	for b.Loop() {
 		b.StopTimer()
 		_, err := db.Exec(`DELETE FROM feet; UPDATE standings SET terms = NULL`)
@@ -147,7 +147,12 @@ func BenchmarkBenchEvent(b *testing.B) {
 		n[client]++
 		if n[client]%200 == 0 { // a sitting of that many touches is over
 			sittings[client] = uuid.New()
-			if _, err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: now}}); err != nil {
+			if _, err := large.Tell(
+				ctx,
+				list.Rows[client].DogID,
+				sittings[client],
+				[]bench.Event{{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: now}},
+			); err != nil {
 				return err
 			}
 		}

@@ -15,8 +15,8 @@ import (
 )
 
 // Of a hundred pictures as people take them, printed and striped cards on wood, cloth, hair and tiles, under thumbs and
-// beside paws, most cards are found to four pixels; what is handed over as found is right, 19 in 20 to eight. The counts
-// stand in docs/photo.md.
+// beside paws, most cards are found to four pixels; what is handed over as found is right, 19 in 20 to eight. The
+// counts stand in docs/photo.md.
 func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
@@ -27,7 +27,7 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 	for part := range 2 {
 		both.Go(func() {
 			for i := part; i < all; i += 2 {
-				table := Random(rand.New(rand.NewPCG(31, uint64(i))), wide) //nolint:gosec // below a hundred
+				table := Random(rand.New(rand.NewPCG(31, uint64(i))), wide)
 				off[i] = math.NaN()
 				if found, is := photo.Guess(table.Picture()); is {
 					off[i] = farthest(found, table.Corners())
@@ -52,7 +52,17 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 	assert.GreaterOrEqual(t, float64(right), 0.95*float64(given))
 	page, err := os.ReadFile("../../docs/photo.md")
 	require.NoError(t, err)
-	assert.Contains(t, string(page), fmt.Sprintf("found within four pixels on %d of %d; of %d that it handed over as found, %d within eight", near, all, given, right))
+	assert.Contains(
+		t,
+		string(page),
+		fmt.Sprintf(
+			"found within four pixels on %d of %d; of %d that it handed over as found, %d within eight",
+			near,
+			all,
+			given,
+			right,
+		),
+	)
 }
 
 // A picture without a card has none.
@@ -63,7 +73,7 @@ func TestWhereThereIsNoCardNoneIsFound(t *testing.T) {
 	given := 0
 	for i := range uint64(14) {
 		table := Random(rand.New(rand.NewPCG(32, i)), 800)
-		table.Ground, table.bare = int(i%Grounds), true //nolint:gosec // below seven
+		table.Ground, table.bare = int(i%Grounds), true
 		if _, is := photo.Guess(table.Picture()); is {
 			given++
 		}

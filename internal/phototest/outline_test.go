@@ -22,7 +22,13 @@ func TestThePictureSpeaksAgainstWrongCorners(t *testing.T) {
 		r := rand.New(rand.NewPCG(33, i))
 		table := Random(r, 1600)
 		picture, corners := table.Picture(), table.Corners()
-		s := photo.Shot{Width: table.Width, Height: table.Height, Reference: photo.Card, Handles: corners, Held: photo.Beside}
+		s := photo.Shot{
+			Width:     table.Width,
+			Height:    table.Height,
+			Reference: photo.Card,
+			Handles:   corners,
+			Held:      photo.Beside,
+		}
 		if s.CheckOutline(photo.OutlineOf(picture, corners)) != nil {
 			doubted++
 		}

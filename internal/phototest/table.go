@@ -55,8 +55,14 @@ func Random(r *rand.Rand, side int) Table {
 			Ground: r.IntN(Grounds), Print: r.IntN(Prints), Width: side, Height: side * 3 / 4, seed: r.Uint32(),
 			soft: 1.3 + 0.9*r.Float64(), grain: 3 + 7*r.Float64(), quality: 62 + r.IntN(30),
 			Look: photo.Looking{
-				Point: photo.Point{X: 43 + 36*(r.Float64()-0.5), Y: 30 + 36*(r.Float64()-0.5)}, Distance: 115 + 90*r.Float64(),
-				Tilt: 50 * r.Float64() * r.Float64(), About: 360 * r.Float64(), Turned: 360 * r.Float64(),
+				Point: photo.Point{
+					X: 43 + 36*(r.Float64()-0.5),
+					Y: 30 + 36*(r.Float64()-0.5),
+				},
+				Distance: 115 + 90*r.Float64(),
+				Tilt:     50 * r.Float64() * r.Float64(),
+				About:    360 * r.Float64(),
+				Turned:   360 * r.Float64(),
 			},
 		}
 		if r.IntN(2) == 0 {
@@ -91,7 +97,16 @@ func covers(r *rand.Rand) (all []blob) {
 		skin := rgb{150 + 90*r.Float64(), 0, 0}
 		skin[1], skin[2] = skin[0]*0.76, skin[0]*0.62
 		in := 5 + 10*r.Float64()
-		all = append(all, blob{photo.Point{X: x, Y: y - away*in}, photo.Point{X: x + 30*(r.Float64()-0.5), Y: y + away*60}, 8 + 3*r.Float64(), skin, false})
+		all = append(
+			all,
+			blob{
+				photo.Point{X: x, Y: y - away*in},
+				photo.Point{X: x + 30*(r.Float64()-0.5), Y: y + away*60},
+				8 + 3*r.Float64(),
+				skin,
+				false,
+			},
+		)
 	}
 	if r.IntN(10) < 6 { // a paw, its toes towards the card
 		fur := rgb{60 + 120*r.Float64(), 0, 0}
@@ -99,8 +114,17 @@ func covers(r *rand.Rand) (all []blob) {
 		y := photo.CardHeight + 22 + 8*r.Float64()
 		for toe := range 3 {
 			x := 8 + 26*float64(toe) + 6*r.Float64()
-			all = append(all, blob{photo.Point{X: x, Y: y}, photo.Point{X: x + 8, Y: y + 60}, 11, fur, true},
-				blob{photo.Point{X: x, Y: y - 20 + 6*r.Float64()}, photo.Point{X: x, Y: y - 6}, 3, rgb{50, 45, 42}, false})
+			all = append(
+				all,
+				blob{photo.Point{X: x, Y: y}, photo.Point{X: x + 8, Y: y + 60}, 11, fur, true},
+				blob{
+					photo.Point{X: x, Y: y - 20 + 6*r.Float64()},
+					photo.Point{X: x, Y: y - 6},
+					3,
+					rgb{50, 45, 42},
+					false,
+				},
+			)
 		}
 	}
 	return all
@@ -307,7 +331,7 @@ func noise(x, y float64, seed uint32) float64 {
 }
 
 func hash(x, y int, seed uint32) float64 {
-	h := uint32(x)*374761393 + uint32(y)*668265263 + seed*2246822519 //nolint:gosec // it wraps round
+	h := uint32(x)*374761393 + uint32(y)*668265263 + seed*2246822519
 	h = (h ^ h>>13) * 1274126177
 	return float64(h^h>>16) / math.MaxUint32
 }

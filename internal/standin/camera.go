@@ -64,15 +64,35 @@ func (p Paw) Take(look photo.Looking, width, height int) Taken {
 		return color.RGBA{uint8(float64(c.R) * light), uint8(float64(c.G) * light), uint8(float64(c.B) * light), 255}
 	}
 	fill := func(c color.RGBA, outline ...photo.Point) { area(t.Picture, shade(c), h, outline) }
-	draw.Draw(t.Picture, t.Picture.Bounds(), image.NewUniform(shade(color.RGBA{96, 110, 104, 255})), image.Point{}, draw.Src)
-	fill(color.RGBA{128, 104, 82, 255}, photo.Point{X: -400, Y: floorAt}, photo.Point{X: 500, Y: floorAt}, photo.Point{X: 500, Y: 500}, photo.Point{X: -400, Y: 500})
+	draw.Draw(
+		t.Picture,
+		t.Picture.Bounds(),
+		image.NewUniform(shade(color.RGBA{96, 110, 104, 255})),
+		image.Point{},
+		draw.Src,
+	)
+	fill(
+		color.RGBA{128, 104, 82, 255},
+		photo.Point{X: -400, Y: floorAt},
+		photo.Point{X: 500, Y: floorAt},
+		photo.Point{X: 500, Y: 500},
+		photo.Point{X: -400, Y: 500},
+	)
 	toes := make([]photo.Point, len(p.Nails))
 	for i := range toes {
 		toes[i] = photo.Point{X: toeFirst + toeEvery*float64(i)}
 	}
 	if last := len(toes) - 1; last >= 0 { // the foot above the toes
 		low, high := floorAt-p.Nails[0].CoatHeight()+2, floorAt-p.Nails[last].CoatHeight()+2
-		fill(coat, photo.Point{X: -30, Y: -60}, photo.Point{X: 2, Y: low - 22}, photo.Point{X: toes[last].X - 4, Y: high - 12}, photo.Point{X: toes[last].X - 8, Y: high + 8}, photo.Point{X: toes[0].X - 16, Y: low + 8}, photo.Point{X: -70, Y: -60})
+		fill(
+			coat,
+			photo.Point{X: -30, Y: -60},
+			photo.Point{X: 2, Y: low - 22},
+			photo.Point{X: toes[last].X - 4, Y: high - 12},
+			photo.Point{X: toes[last].X - 8, Y: high + 8},
+			photo.Point{X: toes[0].X - 16, Y: low + 8},
+			photo.Point{X: -70, Y: -60},
+		)
 	}
 	for i, n := range p.Nails {
 		paw(fill, toes[i], n, r)
@@ -98,8 +118,26 @@ func (p Paw) Take(look photo.Looking, width, height int) Taken {
 		seen := func(q claw.Point) photo.Point { return h.Of(at(q)) }
 		tip, groove := n.Hook(n.Length), seen(n.Groove(n.Quick))
 		low := slices.MinFunc(n.Outline(), func(a, b claw.Point) int { return cmp.Compare(a.Z, b.Z) })
-		ridge, floor, pink, lowest := seen(n.Hook(n.Length/2)), h.Of(photo.Point{X: at(low).X, Y: floorAt}), seen(n.Hook(n.Quick)), seen(low)
-		m := NailMarks{Length: n.Length, Marks: photo.Marks{Coat: seen(n.Hook(0)), Tip: seen(tip), Ridge: &ridge, Groove: &groove, Floor: &floor, Low: &lowest}}
+		ridge, floor, pink, lowest := seen(
+			n.Hook(n.Length/2),
+		), h.Of(
+			photo.Point{X: at(low).X, Y: floorAt},
+		), seen(
+			n.Hook(n.Quick),
+		), seen(
+			low,
+		)
+		m := NailMarks{
+			Length: n.Length,
+			Marks: photo.Marks{
+				Coat:   seen(n.Hook(0)),
+				Tip:    seen(tip),
+				Ridge:  &ridge,
+				Groove: &groove,
+				Floor:  &floor,
+				Low:    &lowest,
+			},
+		}
 		if n.Clear {
 			m.Pink = &pink
 		}
@@ -153,7 +191,13 @@ func area(into *image.RGBA, c color.RGBA, h photo.Homography, outline []photo.Po
 	for i, p := range outline {
 		q := h.Of(p)
 		seen[i] = q
-		low, high = photo.Point{X: math.Min(low.X, q.X), Y: math.Min(low.Y, q.Y)}, photo.Point{X: math.Max(high.X, q.X), Y: math.Max(high.Y, q.Y)}
+		low, high = photo.Point{
+			X: math.Min(low.X, q.X),
+			Y: math.Min(low.Y, q.Y),
+		}, photo.Point{
+			X: math.Max(high.X, q.X),
+			Y: math.Max(high.Y, q.Y),
+		}
 	}
 	box := image.Rect(int(low.X)-1, int(low.Y)-1, int(high.X)+2, int(high.Y)+2).Intersect(into.Bounds())
 	if box.Empty() {
@@ -177,7 +221,7 @@ func grain(p *image.RGBA, r *rand.Rand) {
 	for i := 0; i < len(p.Pix); i += 4 {
 		by := int(r.Uint32()&15) - 7
 		for k := range 3 {
-			p.Pix[i+k] = uint8(max(0, min(255, int(p.Pix[i+k])+by))) //nolint:gosec // kept within a byte
+			p.Pix[i+k] = uint8(max(0, min(255, int(p.Pix[i+k])+by)))
 		}
 	}
 }

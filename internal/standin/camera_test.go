@@ -31,7 +31,11 @@ func aPaw(r *rand.Rand) Paw {
 func TestAPictureHoldsItsTruth(t *testing.T) {
 	r := rand.New(rand.NewPCG(3, 4))
 	p := aPaw(r)
-	taken := p.Take(photo.Looking{Point: photo.Point{X: 40, Y: 50}, Distance: 120, Tilt: 20, About: 40, Turned: 5}, 2048, 1536)
+	taken := p.Take(
+		photo.Looking{Point: photo.Point{X: 40, Y: 50}, Distance: 120, Tilt: 20, About: 40, Turned: 5},
+		2048,
+		1536,
+	)
 	s := photo.Shot{Width: 2048, Height: 1536, Reference: photo.Card, Held: photo.Beside, Handles: taken.Corners}
 	for i, n := range taken.Nails {
 		read, err := s.Read(n.Marks)
@@ -52,7 +56,13 @@ func TestTheCornersAreGuessed(t *testing.T) {
 	r := rand.New(rand.NewPCG(5, 6))
 	near, pictures := 0, 0
 	for pictures < 20 {
-		look := photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 105 + 50*r.Float64(), Tilt: 35 * r.Float64(), About: 360 * r.Float64(), Turned: 40 * (r.Float64() - 0.5)}
+		look := photo.Looking{
+			Point:    photo.Point{X: 40, Y: 48},
+			Distance: 105 + 50*r.Float64(),
+			Tilt:     35 * r.Float64(),
+			About:    360 * r.Float64(),
+			Turned:   40 * (r.Float64() - 0.5),
+		}
 		taken := aPaw(r).Take(look, 2048, 1536)
 		if !inside(taken) {
 			continue
@@ -82,7 +92,8 @@ func TestTheCornersAreGuessed(t *testing.T) {
 // inside tells whether the whole card is in the picture.
 func inside(taken Taken) bool {
 	return !slices.ContainsFunc(taken.Corners, func(c photo.Point) bool {
-		return c.X < 5 || c.Y < 5 || c.X > float64(taken.Picture.Rect.Dx()-5) || c.Y > float64(taken.Picture.Rect.Dy()-5)
+		return c.X < 5 || c.Y < 5 || c.X > float64(taken.Picture.Rect.Dx()-5) ||
+			c.Y > float64(taken.Picture.Rect.Dy()-5)
 	})
 }
 

@@ -9,7 +9,8 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-// EndPhoto is a freshly cut end as a telephone held close would take it: what CutEnd draws, as pixels with a lens's blur.
+// EndPhoto is a freshly cut end as a telephone held close would take it: what CutEnd draws, as pixels with a lens's
+// blur.
 func EndPhoto(face quick.Face, light bool, seed uint64) image.Image {
 	const size, wide = 480, 190.0
 	r := rand.New(rand.NewPCG(seed, 7))

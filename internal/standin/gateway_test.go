@@ -10,7 +10,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// The service remembers what it has taken over its own end, and takes nothing twice; a line that a kill cut short is none.
+// The service remembers what it has taken over its own end, and takes nothing twice; a line that a kill cut short is
+// none.
 func TestTheServiceRemembers(t *testing.T) {
 	path, now := filepath.Join(t.TempDir(), "gateway.jsonl"), time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)
 	clock := func() time.Time { return now }

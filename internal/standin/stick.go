@@ -37,7 +37,11 @@ func (Camera) Slices() ([]byte, error) {
 // DemoSlices are those of the demonstration: of a hand that cuts a quarter thicker than it means.
 func DemoSlices() SlicesTaken {
 	stick := Stick{Slices: []float64{1.32, 1.08, 1.41, 1.19, 1.52, 1.22, 0.98, 1.37, 1.28, 1.14}, Seed: 27}
-	return stick.Take(photo.Looking{Point: photo.Point{X: 43, Y: 42}, Distance: 108, Tilt: 11, About: 40, Turned: -3}, 2048, 1536)
+	return stick.Take(
+		photo.Looking{Point: photo.Point{X: 43, Y: 42}, Distance: 108, Tilt: 11, About: 40, Turned: -3},
+		2048,
+		1536,
+	)
 }
 
 const (
@@ -60,7 +64,12 @@ func (s Stick) Take(look photo.Looking, width, height int) SlicesTaken {
 		left, lean := 2+sliceEvery*float64(i), 0.6*r.NormFloat64() // mm from its foot to its head
 		low, high := sliceRow+r.NormFloat64(), sliceRow+sliceHigh+0.4*r.NormFloat64()
 		at := func(x, y float64) photo.Point { return photo.Point{X: left + x + lean*(y-low)/(high-low), Y: y} }
-		area(t.Picture, color.RGBA{214, 178, 128, 255}, h, []photo.Point{at(0, low), at(mm, low), at(mm, high), at(0, high)})
+		area(
+			t.Picture,
+			color.RGBA{214, 178, 128, 255},
+			h,
+			[]photo.Point{at(0, low), at(mm, low), at(mm, high), at(0, high)},
+		)
 		middle := (low + high) / 2
 		t.Ends = append(t.Ends, photo.Ends{h.Of(at(0, middle)), h.Of(at(mm, middle))})
 	}

@@ -26,7 +26,13 @@ func TestSlicesOnAPictureAreReadWithinTheirRanges(t *testing.T) {
 			mm := math.Max(0.3, 1.3+0.25*r.NormFloat64())
 			stick.Slices, mean = append(stick.Slices, mm), mean+mm/10
 		}
-		look := photo.Looking{Point: photo.Point{X: 43, Y: 38}, Distance: 120 + 30*r.Float64(), Tilt: 25 * r.Float64(), About: 180 * r.Float64(), Turned: 20 * r.NormFloat64()}
+		look := photo.Looking{
+			Point:    photo.Point{X: 43, Y: 38},
+			Distance: 120 + 30*r.Float64(),
+			Tilt:     25 * r.Float64(),
+			About:    180 * r.Float64(),
+			Turned:   20 * r.NormFloat64(),
+		}
 		taken := stick.Take(look, 2048, 1536)
 		by := func(p photo.Point) photo.Point {
 			return photo.Point{X: p.X + 1.2*r.NormFloat64(), Y: p.Y + 1.2*r.NormFloat64()}
@@ -57,7 +63,13 @@ func TestSlicesOnAPictureAreReadWithinTheirRanges(t *testing.T) {
 }
 
 func TestPicturesOfSlicesThatCannotBeReadAreRefused(t *testing.T) {
-	taken := standin.Stick{Slices: []float64{1, 1, 1, 1, 1}}.Take(photo.Looking{Point: photo.Point{X: 43, Y: 38}, Distance: 130}, 2048, 1536)
+	taken := standin.Stick{
+		Slices: []float64{1, 1, 1, 1, 1},
+	}.Take(
+		photo.Looking{Point: photo.Point{X: 43, Y: 38}, Distance: 130},
+		2048,
+		1536,
+	)
 	shot := photo.Shot{Width: 2048, Height: 1536, Reference: photo.Card, Handles: taken.Corners}
 	one := taken.Ends[0]
 	for field, ends := range map[string][]photo.Ends{

@@ -38,7 +38,11 @@ func OpenCopy(ctx context.Context, path string) (s *Store, done func() error, er
 		return nil, nil, err
 	}
 	to := filepath.Join(place, "copy.db")
-	err = asItStands(ctx, path, func(path string, alone bool) error { return InOwnWords(copyInto(ctx, path, to, alone)) })
+	err = asItStands(
+		ctx,
+		path,
+		func(path string, alone bool) error { return InOwnWords(copyInto(ctx, path, to, alone)) },
+	)
 	if err == nil {
 		s, err = Open(ctx, to, Existing, ThrowAway)
 	}
@@ -240,7 +244,10 @@ func aside(ctx context.Context, path, keep string) error {
 	if _, err := os.Stat(keep); err == nil {
 		return Refused{keep, "is there already: name a new file for what is replaced"}
 	}
-	if err := linkPictures(picturesOf(path), picturesBeside(keep)); err != nil { // what it names; the book that comes may not
+	if err := linkPictures(
+		picturesOf(path),
+		picturesBeside(keep),
+	); err != nil { // what it names; the book that comes may not
 		return err
 	}
 	if err := os.Link(path, keep); err != nil { // a disk without second names: then there is no book for a moment

@@ -22,7 +22,13 @@ func (s *Store) OpenCard(ctx context.Context, dogID, sittingID uuid.UUID, key st
 	if there, err := s.CardKey(ctx, dogID, sittingID); err != nil || there != "" {
 		return err
 	}
-	_, err := s.exec(ctx, `INSERT INTO cards (sitting_id, dog_id, card_key) VALUES (?, ?, ?) ON CONFLICT (sitting_id) DO UPDATE SET card_key = excluded.card_key`, sittingID, dogID, key)
+	_, err := s.exec(
+		ctx,
+		`INSERT INTO cards (sitting_id, dog_id, card_key) VALUES (?, ?, ?) ON CONFLICT (sitting_id) DO UPDATE SET card_key = excluded.card_key`,
+		sittingID,
+		dogID,
+		key,
+	)
 	return err
 }
 
@@ -46,7 +52,12 @@ func (s *Store) RenewCards(ctx context.Context, make func() string) error {
 			return err
 		}
 		for _, key := range old {
-			if _, err := tx.ExecContext(ctx, `UPDATE cards SET card_key = ? WHERE card_key = ?`, make(), key); err != nil {
+			if _, err := tx.ExecContext(
+				ctx,
+				`UPDATE cards SET card_key = ? WHERE card_key = ?`,
+				make(),
+				key,
+			); err != nil {
 				return err
 			}
 		}

@@ -81,7 +81,12 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (all map[
 	return all, err
 }
 
-func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]WalkRound, error) {
+func (s *Store) checksIn(
+	ctx context.Context,
+	tx *sqlx.Tx,
+	where string,
+	args ...any,
+) (map[uuid.UUID][]WalkRound, error) {
 	var rows []checkRow
 	var looks []lookRow
 	err := s.selectAll(ctx, tx, args,
@@ -93,15 +98,30 @@ func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ..
 	looksOf := map[uuid.UUID][]record.Look{}
 	for _, l := range looks {
 		looksOf[l.CheckID] = append(looksOf[l.CheckID], record.Look{
-			Code: l.Code.Code, Gap: read(l.Gap, l.GapBy, l.GapSD), Length: read(l.Length, l.LengthBy, l.LengthSD), PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
+			Code:    l.Code.Code,
+			Gap:     read(l.Gap, l.GapBy, l.GapSD),
+			Length:  read(l.Length, l.LengthBy, l.LengthSD),
+			PastPad: l.PastPad,
+			Present: l.Present,
+			Colour:  l.Colour,
+			Shape:   l.Shape,
+			State:   l.State,
 		})
 	}
 	all := map[uuid.UUID][]WalkRound{}
 	for _, r := range rows {
-		all[r.DogID] = append(all[r.DogID], WalkRound{r.ID, record.WalkRound{
-			On: r.On.Date, Clicks: r.Clicks, Hair: r.Hair, Swelling: r.Swelling, Limping: r.Limping, Breaking: r.Breaking,
-			Looks: looksOf[r.ID],
-		}})
+		all[r.DogID] = append(all[r.DogID], WalkRound{
+			r.ID,
+			record.WalkRound{
+				On:       r.On.Date,
+				Clicks:   r.Clicks,
+				Hair:     r.Hair,
+				Swelling: r.Swelling,
+				Limping:  r.Limping,
+				Breaking: r.Breaking,
+				Looks:    looksOf[r.ID],
+			},
+		})
 	}
 	return all, nil
 }
@@ -118,7 +138,9 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c WalkRound, at time.Time) 
 			if dogID == d.ID && all[0].Tells(c.WalkRound) {
 				return nil
 			}
-			return AlreadyTold{There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", all[0].On, len(all[0].Looks))}
+			return AlreadyTold{
+				There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", all[0].On, len(all[0].Looks)),
+			}
 		}
 		_, err = tx.NamedExecContext(ctx, `
 			INSERT INTO checks (id, dog_id, on_date, clicks, hair, swelling, limping, breaking, recorded_at)
@@ -128,7 +150,15 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c WalkRound, at time.Time) 
 			return err
 		}
 		for _, l := range c.Looks {
-			row := lookRow{CheckID: c.ID, Code: codeColumn{l.Code}, PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State}
+			row := lookRow{
+				CheckID: c.ID,
+				Code:    codeColumn{l.Code},
+				PastPad: l.PastPad,
+				Present: l.Present,
+				Colour:  l.Colour,
+				Shape:   l.Shape,
+				State:   l.State,
+			}
 			row.Gap, row.GapBy, row.GapSD = unread(l.Gap)
 			row.Length, row.LengthBy, row.LengthSD = unread(l.Length)
 			_, err := tx.NamedExecContext(ctx, `

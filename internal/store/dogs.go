@@ -63,26 +63,82 @@ type handlingRow struct {
 
 func (r handlingRow) handling() dog.Handling {
 	return dog.Handling{
-		Order: r.Order, OwnOrder: r.OwnOrder, Position: r.Position, ByPaw: r.ByPaw, Helper: r.Helper, Muzzle: r.Muzzle, Sore: r.Sore, SoreTold: r.SoreTold,
-		Noise: r.Noise, MostNails: r.MostNails, MostMinutes: r.MostMinutes, LargestCut: r.LargestCut, Way: r.Way, TipsMeanwhile: r.Tips,
+		Order:         r.Order,
+		OwnOrder:      r.OwnOrder,
+		Position:      r.Position,
+		ByPaw:         r.ByPaw,
+		Helper:        r.Helper,
+		Muzzle:        r.Muzzle,
+		Sore:          r.Sore,
+		SoreTold:      r.SoreTold,
+		Noise:         r.Noise,
+		MostNails:     r.MostNails,
+		MostMinutes:   r.MostMinutes,
+		LargestCut:    r.LargestCut,
+		Way:           r.Way,
+		TipsMeanwhile: r.Tips,
 	}
 }
 
 func rowOf(d Dog) dogRow {
 	h := d.Handling
 	return dogRow{
-		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone, d.Takes, d.Dates, orNull(d.Once.String()),
-		handlingRow{h.Order, h.OwnOrder, h.Position, h.ByPaw, h.Helper, h.Muzzle, h.Sore, h.SoreTold, h.Noise, h.MostNails, h.LargestCut, h.Way, h.MostMinutes, h.TipsMeanwhile},
+		d.ID,
+		d.Version,
+		d.Name,
+		dateColumn{d.Birth.Date},
+		d.Birth.Estimated,
+		d.FootCoat,
+		d.Pavement,
+		d.Rhythm,
+		weekdaysColumn{d.Workdays},
+		d.WishedGap,
+		d.School,
+		d.Short,
+		orNull(d.Entered.String()),
+		d.LastDone,
+		d.Takes,
+		d.Dates,
+		orNull(d.Once.String()),
+		handlingRow{
+			h.Order,
+			h.OwnOrder,
+			h.Position,
+			h.ByPaw,
+			h.Helper,
+			h.Muzzle,
+			h.Sore,
+			h.SoreTold,
+			h.Noise,
+			h.MostNails,
+			h.LargestCut,
+			h.Way,
+			h.MostMinutes,
+			h.TipsMeanwhile,
+		},
 	}
 }
 
 func (r dogRow) dog() Dog {
-	d := Dog{r.ID, r.Version, dog.Dog{
-		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
-		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
-		LastDone: r.LastDone, Takes: r.Takes, Dates: r.Dates,
-	}}
+	d := Dog{
+		r.ID,
+		r.Version,
+		dog.Dog{
+			Name:      r.Name,
+			Birth:     dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated},
+			FootCoat:  r.FootCoat,
+			Pavement:  r.Pavement,
+			Rhythm:    r.Rhythm,
+			Workdays:  r.Workdays.Weekdays,
+			WishedGap: r.WishedGap,
+			School:    r.School,
+			Short:     r.Short,
+			Handling:  r.handling(),
+			LastDone:  r.LastDone,
+			Takes:     r.Takes,
+			Dates:     r.Dates,
+		},
+	}
 	if r.Entered != nil {
 		d.Entered, _ = date.Parse(*r.Entered)
 	}
@@ -191,7 +247,10 @@ func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...a
 		at[w.DogID].Walked = append(at[w.DogID].Walked, dog.Walked{Until: w.Until.Date, Km: w.Km})
 	}
 	for _, n := range nails {
-		at[n.DogID].Nails = append(at[n.DogID].Nails, dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
+		at[n.DogID].Nails = append(
+			at[n.DogID].Nails,
+			dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape},
+		)
 	}
 	for i := range dogs {
 		dogs[i].Own = hindsight.OwnOf(dogs[i].Dog, offersOf(own))
@@ -261,8 +320,11 @@ func addParts(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 		}
 	}
 	for _, w := range d.Walked {
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO walked (dog_id, until_date, km_week) VALUES (:dog_id, :until_date, :km_week)`,
-			walkedRow{d.ID, dateColumn{w.Until}, w.Km})
+		_, err := tx.NamedExecContext(
+			ctx,
+			`INSERT INTO walked (dog_id, until_date, km_week) VALUES (:dog_id, :until_date, :km_week)`,
+			walkedRow{d.ID, dateColumn{w.Until}, w.Km},
+		)
 		if err != nil {
 			return err
 		}

@@ -61,12 +61,13 @@ func byItself(path string) (bool, error) {
 		return false, err
 	}
 	_, log := os.Stat(path + "-wal")
-	return log != nil || !head.logged && head.state == closed, nil
+	return log != nil || !head.logged && head.state == closed, nil //nolint:nilerr // no log is no error
 }
 
 // tablesOf is how many tables a file has, and how many of them tell a book.
 func tablesOf(ctx context.Context, db *sql.DB) (all, ours int, err error) {
-	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&all, &ours)
+	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).
+		Scan(&all, &ours)
 	return all, ours, err
 }
 

@@ -31,7 +31,14 @@ func (s *Store) Snapshot(ctx context.Context, read func(Snapshot) error) error {
 
 // Rows tells some columns of every row of a table in the order of its key; where is a condition of the program's own,
 // empty for all of them.
-func (s Snapshot) Rows(ctx context.Context, table string, columns, key []string, where string, args []any, each func([]any) error) error {
+func (s Snapshot) Rows(
+	ctx context.Context,
+	table string,
+	columns, key []string,
+	where string,
+	args []any,
+	each func([]any) error,
+) error {
 	text := `SELECT ` + strings.Join(columns, ", ") + ` FROM ` + table
 	if where != "" {
 		text += ` WHERE ` + where
@@ -66,18 +73,26 @@ type LoggedEvent struct {
 // a book of years has millions, and each body is JSON already.
 func (s Snapshot) Events(ctx context.Context, where string, args []any, each func(line []byte) error) error {
 	var line []byte
-	return s.Rows(ctx, "events", []string{"sitting_id", "number", "id", "recorded_at", "body"}, []string{"sitting_id", "number"}, where, args, func(v []any) error {
-		id, err := json.Marshal(v[2])
-		if err != nil {
-			return err
-		}
-		line = append(append(line[:0], `{"sitting_id":"`...), v[0].(string)...)
-		line = strconv.AppendInt(append(line, `","number":`...), v[1].(int64), 10)
-		line = append(append(line, `,"id":`...), id...)
-		line = append(append(line, `,"recorded_at":"`...), v[3].(string)...)
-		line = append(append(line, `","event":`...), v[4].(string)...)
-		return each(append(line, "}\n"...))
-	})
+	return s.Rows(
+		ctx,
+		"events",
+		[]string{"sitting_id", "number", "id", "recorded_at", "body"},
+		[]string{"sitting_id", "number"},
+		where,
+		args,
+		func(v []any) error {
+			id, err := json.Marshal(v[2])
+			if err != nil {
+				return err
+			}
+			line = append(append(line[:0], `{"sitting_id":"`...), v[0].(string)...)
+			line = strconv.AppendInt(append(line, `","number":`...), v[1].(int64), 10)
+			line = append(append(line, `,"id":`...), id...)
+			line = append(append(line, `,"recorded_at":"`...), v[3].(string)...)
+			line = append(append(line, `","event":`...), v[4].(string)...)
+			return each(append(line, "}\n"...))
+		},
+	)
 }
 
 // Count is how many rows there are.
@@ -107,10 +122,19 @@ func (s *Store) Import(ctx context.Context, keep bool, take func(*Importer) erro
 			return err
 		}
 		defer tx.ExecContext(ctx, usualRoom) //nolint:errcheck // it is only less room than it might have
-		in := &Importer{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}, days: map[dateColumn]bool{}}
+		in := &Importer{
+			Snapshot: Snapshot{tx},
+			store:    s,
+			insert:   map[string]*sqlx.Stmt{},
+			find:     map[string]*sqlx.Stmt{},
+			days:     map[dateColumn]bool{},
+		}
 		defer in.close()
 		var err error
-		if in.event, err = tx.PreparexContext(ctx, `INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (?, ?, ?, ?, ?)`); err != nil {
+		if in.event, err = tx.PreparexContext(
+			ctx,
+			`INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (?, ?, ?, ?, ?)`,
+		); err != nil {
 			return err
 		}
 		if err := take(in); err != nil {
@@ -152,7 +176,10 @@ func (in *Importer) Find(ctx context.Context, table string, columns, key []strin
 	statement := in.find[table]
 	if statement == nil {
 		var err error
-		statement, err = in.tx.PreparexContext(ctx, `SELECT `+strings.Join(columns, ", ")+` FROM `+table+` WHERE `+strings.Join(key, " = ? AND ")+` = ?`)
+		statement, err = in.tx.PreparexContext(
+			ctx,
+			`SELECT `+strings.Join(columns, ", ")+` FROM `+table+` WHERE `+strings.Join(key, " = ? AND ")+` = ?`,
+		)
 		if err != nil {
 			return nil, err
 		}
@@ -174,7 +201,16 @@ func (in *Importer) Insert(ctx context.Context, table string, columns []string, 
 	statement := in.insert[table]
 	if statement == nil {
 		var err error
-		statement, err = in.tx.PreparexContext(ctx, `INSERT INTO `+table+` (`+strings.Join(columns, ", ")+`) VALUES (?`+strings.Repeat(", ?", len(columns)-1)+`)`)
+		statement, err = in.tx.PreparexContext(
+			ctx,
+			`INSERT INTO `+table+` (`+strings.Join(
+				columns,
+				", ",
+			)+`) VALUES (?`+strings.Repeat(
+				", ?",
+				len(columns)-1,
+			)+`)`,
+		)
 		if err != nil {
 			return err
 		}
@@ -220,7 +256,12 @@ func (in *Importer) Nullable(ctx context.Context, table string) (map[string]bool
 		Name    string `db:"name"`
 		NotNull bool   `db:"notnull"`
 	}
-	if err := in.tx.SelectContext(ctx, &columns, `SELECT name, "notnull" FROM pragma_table_info(?)`, table); err != nil {
+	if err := in.tx.SelectContext(
+		ctx,
+		&columns,
+		`SELECT name, "notnull" FROM pragma_table_info(?)`,
+		table,
+	); err != nil {
 		return nil, err
 	}
 	all := map[string]bool{}
@@ -248,7 +289,12 @@ func (in *Importer) whole(ctx context.Context) error {
 		Parent string `db:"parent"`
 		FK     int    `db:"fkid"`
 	}
-	if err := in.tx.SelectContext(ctx, &loose, `SELECT "table", rowid, parent, fkid FROM pragma_foreign_key_check LIMIT 1`); err != nil || len(loose) == 0 {
+	if err := in.tx.SelectContext(
+		ctx,
+		&loose,
+		`SELECT "table", rowid, parent, fkid FROM pragma_foreign_key_check LIMIT 1`,
+	); err != nil ||
+		len(loose) == 0 {
 		return err
 	}
 	return Loose{loose[0].Table, loose[0].Parent}
@@ -261,7 +307,8 @@ func (l Loose) Error() string {
 	return fmt.Sprintf("%s: a row belongs to one of %s that is not there", l.Table, l.Parent)
 }
 
-// PutPicture writes a file of a picture that another book had, named by its content, and tells whether it was not there.
+// PutPicture writes a file of a picture that another book had, named by its content, and tells whether it was not
+// there.
 func (s *Store) PutPicture(name string, data []byte) (fresh bool, err error) {
 	if err := os.MkdirAll(s.PicturePlace(), 0o700); err != nil {
 		return false, err

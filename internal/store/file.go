@@ -153,7 +153,7 @@ func (f *file) shut() error {
 func (f *file) logGone() error {
 	now, err := os.Stat(f.path + "-wal")
 	if err != nil || !os.SameFile(now, f.log) {
-		return nil
+		return nil //nolint:nilerr // a log that is gone is what was wanted
 	}
 	return errors.Join(os.Truncate(f.path+"-wal", 0), removed(f.path, "-wal", "-shm"))
 }
@@ -232,7 +232,11 @@ func look(ctx context.Context, path string) error {
 	case head.id != 0 && head.id != applicationID:
 		return refuse("belongs to another program. It was not changed")
 	case head.state != closed && head.logged && errors.Is(log, fs.ErrNotExist):
-		return refuse("was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s", path, offer(path))
+		return refuse(
+			"was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s",
+			path,
+			offer(path),
+		)
 	}
 	db, err := looked(path)
 	if err != nil {
@@ -252,7 +256,10 @@ func look(ctx context.Context, path string) error {
 	case ours < 2 && (tables == 0 || id == applicationID && head.state != closed):
 		return nil // a new one that was broken off before its tables were there
 	case ours < 2:
-		return refuse("is no book of Fribbet, or a copy that was made without the file %s-wal. It was not changed", path)
+		return refuse(
+			"is no book of Fribbet, or a copy that was made without the file %s-wal. It was not changed",
+			path,
+		)
 	}
 	if err := known(ctx, db, refuse); err != nil {
 		return err
@@ -266,7 +273,8 @@ func look(ctx context.Context, path string) error {
 // known refuses a book that a later version of the program wrote.
 func known(ctx context.Context, db *sql.DB, refuse func(string, ...any) error) error {
 	var version, newest int64
-	if err := db.QueryRowContext(ctx, `SELECT COALESCE(MAX(version_id), 0) FROM goose_db_version WHERE is_applied`).Scan(&version); err != nil {
+	if err := db.QueryRowContext(ctx, `SELECT COALESCE(MAX(version_id), 0) FROM goose_db_version WHERE is_applied`).
+		Scan(&version); err != nil {
 		return refuse("is damaged: %v. It was not changed", err)
 	}
 	files, err := fs.Sub(migrations, "migrations")
@@ -283,7 +291,11 @@ func known(ctx context.Context, db *sql.DB, refuse func(string, ...any) error) e
 		}
 	}
 	if version > newest {
-		return refuse("was written by a later version of Fribbet (%d, this one knows %d). Use that one. It was not changed", version, newest)
+		return refuse(
+			"was written by a later version of Fribbet (%d, this one knows %d). Use that one. It was not changed",
+			version,
+			newest,
+		)
 	}
 	return nil
 }
@@ -308,10 +320,10 @@ func whole(ctx context.Context, db *sql.DB, path string, refuse func(string, ...
 func strayLog(path string) error {
 	head, err := headerOf(path)
 	if err != nil || head.state != closed || head.logged {
-		return nil
+		return nil //nolint:nilerr // what cannot be read is refused where it is opened
 	}
 	if info, err := os.Stat(path + "-wal"); err != nil || info.Size() == 0 {
-		return nil
+		return nil //nolint:nilerr // no log, no stray one
 	}
 	return os.Rename(path+"-wal", path+"-wal"+anothers)
 }
@@ -325,7 +337,10 @@ func (s *Store) marked(ctx context.Context, state uint32) error {
 }
 
 func marked(ctx context.Context, db *sql.DB, state uint32) error {
-	if _, err := db.ExecContext(ctx, fmt.Sprintf(`PRAGMA application_id = %d; PRAGMA user_version = %d`, applicationID, state)); err != nil {
+	if _, err := db.ExecContext(
+		ctx,
+		fmt.Sprintf(`PRAGMA application_id = %d; PRAGMA user_version = %d`, applicationID, state),
+	); err != nil {
 		return err
 	}
 	var busy, frames, moved int

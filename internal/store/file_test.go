@@ -74,7 +74,16 @@ func TestOneBookHasOneServer(t *testing.T) {
 
 func TestWhatIsNoBookIsNotOpened(t *testing.T) {
 	text := filepath.Join(t.TempDir(), "notes.txt")
-	require.NoError(t, os.WriteFile(text, []byte("sharpen the small plier, and buy treats for the black one before Friday; styptic is nearly empty, and so on"), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(
+			text,
+			[]byte(
+				"sharpen the small plier, and buy treats for the black one before Friday; styptic is nearly empty, and so on",
+			),
+			0o600,
+		),
+	)
 	refusedWith(t, text, "is no book of Fribbet")
 
 	foreign := filepath.Join(t.TempDir(), "other.db")

@@ -120,7 +120,13 @@ func TestNoOpeningThatFribbetCausedIsRefused(t *testing.T) {
 				}
 				require.Equal(t, before, filesOf(t, path), "%d%s: a copy changes nothing", seed, did)
 				if what == "restore" {
-					require.NoError(t, Restore(ctx, path, out, ReplacedAt(path, time.Now().Add(time.Duration(r.IntN(1e9))))), "%d%s", seed, did)
+					require.NoError(
+						t,
+						Restore(ctx, path, out, ReplacedAt(path, time.Now().Add(time.Duration(r.IntN(1e9))))),
+						"%d%s",
+						seed,
+						did,
+					)
 				}
 			}
 		}
@@ -260,7 +266,8 @@ func TestACopyLeavesTheBooksLocks(t *testing.T) {
 			t.Skip("this system does not tell its locks")
 		}
 		for line := range strings.Lines(string(all)) {
-			if strings.Contains(line, "POSIX") && strings.Contains(line, fmt.Sprintf(":%d ", info.Sys().(*syscall.Stat_t).Ino)) {
+			if strings.Contains(line, "POSIX") &&
+				strings.Contains(line, fmt.Sprintf(":%d ", info.Sys().(*syscall.Stat_t).Ino)) {
 				n++
 			}
 		}

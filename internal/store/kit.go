@@ -49,7 +49,14 @@ func kitRowOf(i KitItem, at time.Time) kitRow {
 
 func (r kitRow) item() KitItem {
 	i := KitItem{ID: r.ID, Version: r.Version, Item: kit.Item{
-		Kind: r.Kind, Name: r.Name, Guard: r.Guard, Grit: r.Grit, Tip: r.Tip, On: orEmpty(r.On), Limit: r.Limit, Stock: r.Stock,
+		Kind:  r.Kind,
+		Name:  r.Name,
+		Guard: r.Guard,
+		Grit:  r.Grit,
+		Tip:   r.Tip,
+		On:    orEmpty(r.On),
+		Limit: r.Limit,
+		Stock: r.Stock,
 	}}
 	if r.Expires != nil {
 		i.Item.Expires = r.Expires.Date
@@ -95,15 +102,29 @@ func (s *Store) AddKitItem(ctx context.Context, i KitItem, at time.Time) error {
 	told.Version, told.AddedAt = 0, ""
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		var changed int
-		if err := tx.GetContext(ctx, &changed, `SELECT COUNT(*) FROM kit_items WHERE id = ? AND version > 1`, i.ID); err != nil || changed > 0 {
+		if err := tx.GetContext(
+			ctx,
+			&changed,
+			`SELECT COUNT(*) FROM kit_items WHERE id = ? AND version > 1`,
+			i.ID,
+		); err != nil ||
+			changed > 0 {
 			return err
 		}
-		return once(ctx, tx, told, func(r kitRow) string { return "a piece of kit, " + string(r.Kind) + " " + r.Name }, func() error {
-			_, err := tx.NamedExecContext(ctx, `
+		return once(
+			ctx,
+			tx,
+			told,
+			func(r kitRow) string { return "a piece of kit, " + string(r.Kind) + " " + r.Name },
+			func() error {
+				_, err := tx.NamedExecContext(ctx, `
 				INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, added_at)
 				VALUES (:id, 1, :kind, :name, :guard, :grit, :tip, :on_item_id, :most, :expires_on, :stock, :added_at)`, row)
-			return err
-		}, `SELECT id, 0 AS version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, '' AS added_at FROM kit_items WHERE id = ?`, i.ID)
+				return err
+			},
+			`SELECT id, 0 AS version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, '' AS added_at FROM kit_items WHERE id = ?`,
+			i.ID,
+		)
 	})
 }
 
@@ -129,7 +150,9 @@ func (s *Store) ChangeKitItem(ctx context.Context, i KitItem) error {
 
 // RemoveKitItem takes a piece out of the kit. Doing it twice changes nothing.
 func (s *Store) RemoveKitItem(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.exec(ctx, `UPDATE kit_items SET removed_at = COALESCE(removed_at, ?) WHERE id = ?`, instant(at), id))
+	return mustTouch(
+		s.exec(ctx, `UPDATE kit_items SET removed_at = COALESCE(removed_at, ?) WHERE id = ?`, instant(at), id),
+	)
 }
 
 // ServiceKitItem notes that a piece is as new.

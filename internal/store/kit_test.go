@@ -29,7 +29,11 @@ func TestAKitOpenedAgainIsTheSameKit(t *testing.T) {
 	band := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{
 		Kind: kit.Kind(kit.GrinderBand), Grit: 60, Tip: kit.FlatTip, On: machine.ID.String(), Limit: of(45.0),
 	}}
-	jar := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{Kind: kit.Styptic, Expires: date.MustParse("2027-01-01"), Stock: kit.Low}}
+	jar := KitItem{
+		ID:      uuid.New(),
+		Version: 1,
+		Item:    kit.Item{Kind: kit.Styptic, Expires: date.MustParse("2027-01-01"), Stock: kit.Low},
+	}
 	for i, item := range []KitItem{machine, band, jar} {
 		require.NoError(t, s.AddKitItem(ctx, item, noon.Add(time.Duration(i)*time.Second)))
 		require.NoError(t, s.AddKitItem(ctx, item, noon), "sending it twice keeps it once")
@@ -77,23 +81,52 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
-	cutter, bit := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}, KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)}}
+	cutter, bit := KitItem{
+		ID:   uuid.New(),
+		Item: kit.Item{Kind: kit.Kind(kit.LargePlier)},
+	}, KitItem{
+		ID:   uuid.New(),
+		Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)},
+	}
 	require.NoError(t, s.AddKitItem(ctx, cutter, noon))
 	require.NoError(t, s.AddKitItem(ctx, bit, noon))
 	one := func(code string, item KitItem, tool kit.Tool, cuts ...float64) record.NailRecord {
-		return record.NailRecord{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
+		return record.NailRecord{
+			Code:     nail.MustParse(code),
+			Cuts:     cuts,
+			Tool:     tool,
+			Item:     item.ID.String(),
+			Reaction: temper.Calm,
+		}
 	}
-	sitting := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []record.NailRecord{
-		one("LF3", cutter, kit.LargePlier, 1, 1), one("LF4", cutter, kit.LargePlier, 1), one("RF3", bit, kit.GrinderBand, 0.5),
-		one("RF4", cutter, kit.LargePlier),
-	}}}
+	sitting := Sitting{
+		ID: uuid.New(),
+		Sitting: record.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []record.NailRecord{
+			one(
+				"LF3",
+				cutter,
+				kit.LargePlier,
+				1,
+				1,
+			),
+			one("LF4", cutter, kit.LargePlier, 1),
+			one("RF3", bit, kit.GrinderBand, 0.5),
+			one("RF4", cutter, kit.LargePlier),
+		}},
+	}
 	sitting.Records[0].TookForce = true
 	require.NoError(t, add(s, d.ID, sitting, noon))
 	stints, err := s.Stints(ctx, date.MustParse("2026-11-20"))
 	require.NoError(t, err)
 	on := kit.Moment{On: sitting.On}
 	want := []kit.Stint{
-		{Moment: on, Item: cutter.ID.String(), Cuts: 3, Minutes: 393.0 / 60, TookForce: true}, // two nails and three cuts of 25.7 s in all
+		{
+			Moment:    on,
+			Item:      cutter.ID.String(),
+			Cuts:      3,
+			Minutes:   393.0 / 60,
+			TookForce: true,
+		}, // two nails and three cuts of 25.7 s in all
 		{Moment: on, Item: bit.ID.String(), Cuts: 1, Minutes: 147.0 / 60},
 	}
 	assert.ElementsMatch(t, want, stints)
@@ -116,7 +149,12 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	stints, err = s.Stints(ctx, date.Date{})
 	require.NoError(t, err)
 	require.Len(t, stints, 2)
-	assert.Equal(t, 8.0, stints[0].Cuts+stints[1].Cuts, "two sittings of a day at once, and worked out again they are the same")
+	assert.Equal(
+		t,
+		8.0,
+		stints[0].Cuts+stints[1].Cuts,
+		"two sittings of a day at once, and worked out again they are the same",
+	)
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, again.ID, noon))
 	stints, err = s.Stints(ctx, date.MustParse("2026-11-21"))
 	require.NoError(t, err)
@@ -141,7 +179,10 @@ func TestTriggersOnlyMark(t *testing.T) {
 		for _, does := range strings.Split(text[strings.Index(text, "BEGIN")+len("BEGIN"):], ";") {
 			does = strings.Join(strings.Fields(does), " ")
 			marks := does == "END" || does == "" || does == "INSERT INTO standings (dog_id) VALUES (NEW.id)" ||
-				strings.HasPrefix(does, "UPDATE standings SET revision = revision + 1, terms = NULL") || strings.HasPrefix(does, "DELETE FROM feet")
+				strings.HasPrefix(
+					does,
+					"UPDATE standings SET revision = revision + 1, terms = NULL",
+				) || strings.HasPrefix(does, "DELETE FROM feet")
 			assert.True(t, marks, does)
 		}
 	}
@@ -158,10 +199,13 @@ func TestGroundIsOfTheLastDays(t *testing.T) {
 	var last uuid.UUID
 	for day := range 4 {
 		last = uuid.New()
-		told := Sitting{ID: last, Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.NailRecord{{
-			Code: nail.MustParse("LF3"), Tool: kit.GrinderBand, Item: band.ID.String(), Reaction: temper.Calm,
-			LengthBefore: number(14), LengthAfter: number(13 - float64(day)), Cuts: []float64{0.2, 0.2},
-		}}}}
+		told := Sitting{
+			ID: last,
+			Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.NailRecord{{
+				Code: nail.MustParse("LF3"), Tool: kit.GrinderBand, Item: band.ID.String(), Reaction: temper.Calm,
+				LengthBefore: number(14), LengthAfter: number(13 - float64(day)), Cuts: []float64{0.2, 0.2},
+			}}},
+		}
 		require.NoError(t, add(s, d.ID, told, noon))
 	}
 	ground, err := s.Ground(ctx, band.ID.String(), 2)
@@ -179,10 +223,17 @@ func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
 	s := opened(t, path)
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
-	l := Ladder{ID: uuid.New(), DogID: d.ID, Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-20"), Paw: of(nail.LH)}}
+	l := Ladder{
+		ID:     uuid.New(),
+		DogID:  d.ID,
+		Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-20"), Paw: of(nail.LH)},
+	}
 	require.NoError(t, s.AddLadder(ctx, l, noon))
 	late := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-22"), Reaction: temper.Uneasy, Note: "Ж"}}
-	early := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-21"), Reaction: temper.Calm, Paw: of(nail.LH)}}
+	early := Try{
+		ID:  uuid.New(),
+		Try: ladder.Try{On: date.MustParse("2026-11-21"), Reaction: temper.Calm, Paw: of(nail.LH)},
+	}
 	for _, try := range []Try{late, early, early} {
 		require.NoError(t, s.AddTry(ctx, l.ID, try, try.On, noon))
 	}

@@ -68,22 +68,40 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 	var tries []tryRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		where := ` WHERE ended_at IS NULL` + and
-		return s.selectAll(ctx, tx, args,
-			query{&rows, `SELECT id, dog_id, kind, paw, started_on, begun_at, first_step FROM ladders` + where + ` ORDER BY begun_at, id`},
+		return s.selectAll(
+			ctx,
+			tx,
+			args,
+			query{
+				&rows,
+				`SELECT id, dog_id, kind, paw, started_on, begun_at, first_step FROM ladders` + where + ` ORDER BY begun_at, id`,
+			},
 			query{&tries, `SELECT id, ladder_id, on_date, reaction, paw, note, recorded_at FROM tries
-				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`})
+				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`},
+		)
 	})
 	if err != nil {
 		return nil, err
 	}
 	triesOf := map[uuid.UUID][]Try{}
 	for _, t := range tries {
-		triesOf[t.LadderID] = append(triesOf[t.LadderID], Try{t.ID, ladder.Try{On: t.On.Date, Reaction: t.Reaction, Paw: t.Paw.paw(), Note: t.Note}})
+		triesOf[t.LadderID] = append(
+			triesOf[t.LadderID],
+			Try{t.ID, ladder.Try{On: t.On.Date, Reaction: t.Reaction, Paw: t.Paw.paw(), Note: t.Note}},
+		)
 	}
 	all := map[uuid.UUID][]Ladder{}
 	for _, r := range rows {
 		all[r.DogID] = append(all[r.DogID], Ladder{
-			r.ID, r.DogID, ladder.Ladder{Kind: r.Kind, Started: r.Started.Date, Paw: r.Paw.paw(), First: ladder.Within(r.Kind, r.First)}, triesOf[r.ID],
+			r.ID,
+			r.DogID,
+			ladder.Ladder{
+				Kind:    r.Kind,
+				Started: r.Started.Date,
+				Paw:     r.Paw.paw(),
+				First:   ladder.Within(r.Kind, r.First),
+			},
+			triesOf[r.ID],
 		})
 	}
 	return all, nil
@@ -95,11 +113,19 @@ func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
 	told := row
 	told.Started, told.BegunAt = dateColumn{}, "" // when it is told once more it is later
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		return once(ctx, tx, told, func(r ladderRow) string { return "a ladder for the " + string(r.Kind) }, func() error {
-			_, err := tx.NamedExecContext(ctx, `
+		return once(
+			ctx,
+			tx,
+			told,
+			func(r ladderRow) string { return "a ladder for the " + string(r.Kind) },
+			func() error {
+				_, err := tx.NamedExecContext(ctx, `
 				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at, first_step) VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at, :first_step)`, row)
-			return err
-		}, `SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at, first_step FROM ladders WHERE id = ?`, l.ID)
+				return err
+			},
+			`SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at, first_step FROM ladders WHERE id = ?`,
+			l.ID,
+		)
 	})
 }
 
@@ -119,19 +145,32 @@ func (s *Store) AddTry(ctx context.Context, ladderID uuid.UUID, t Try, today dat
 		if told.RecordedAt = ""; t.On.IsZero() { // then whatever day is there is meant
 			on, row.On = `'' AS on_date`, dateColumn{today}
 		}
-		return once(ctx, tx, told, func(r tryRow) string { return "a try that the dog took: " + string(r.Reaction) }, func() error {
-			_, err := tx.NamedExecContext(ctx, `
+		return once(
+			ctx,
+			tx,
+			told,
+			func(r tryRow) string { return "a try that the dog took: " + string(r.Reaction) },
+			func() error {
+				_, err := tx.NamedExecContext(ctx, `
 				INSERT INTO tries (id, ladder_id, on_date, reaction, paw, note, recorded_at)
 				VALUES (:id, :ladder_id, :on_date, :reaction, :paw, :note, :recorded_at)`, row)
-			return err
-		}, `SELECT id, ladder_id, `+on+`, reaction, paw, note, '' AS recorded_at FROM tries WHERE id = ?`, t.ID)
+				return err
+			},
+			`SELECT id, ladder_id, `+on+`, reaction, paw, note, '' AS recorded_at FROM tries WHERE id = ?`,
+			t.ID,
+		)
 	})
 }
 
 // WithdrawTry makes a try count no more. Doing it twice changes nothing.
 func (s *Store) WithdrawTry(ctx context.Context, ladderID, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.exec(ctx,
-		`UPDATE tries SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND ladder_id = ?`, instant(at), id, ladderID))
+	return mustTouch(s.exec(
+		ctx,
+		`UPDATE tries SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND ladder_id = ?`,
+		instant(at),
+		id,
+		ladderID,
+	))
 }
 
 // columnOf is a paw that may be none, as its column, and paw the way back.

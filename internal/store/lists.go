@@ -19,17 +19,37 @@ type Brought struct {
 // another one under its id is AlreadyTold.
 func (s *Store) Take(ctx context.Context, id uuid.UUID, content string, b Brought, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		return once(ctx, tx, content, func(string) string { return "another list" }, func() error { return take(ctx, tx, id, content, b, at) },
-			`SELECT CASE content WHEN '' THEN ? ELSE content END FROM lists WHERE id = ?`, content, id)
+		return once(
+			ctx,
+			tx,
+			content,
+			func(string) string { return "another list" },
+			func() error { return take(ctx, tx, id, content, b, at) },
+			`SELECT CASE content WHEN '' THEN ? ELSE content END FROM lists WHERE id = ?`,
+			content,
+			id,
+		)
 	})
 }
 
 func take(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, content string, b Brought, at time.Time) error {
-	if _, err := tx.ExecContext(ctx, `INSERT INTO lists (id, taken_at, content) VALUES (?, ?, ?)`, id, instant(at), content); err != nil {
+	if _, err := tx.ExecContext(
+		ctx,
+		`INSERT INTO lists (id, taken_at, content) VALUES (?, ?, ?)`,
+		id,
+		instant(at),
+		content,
+	); err != nil {
 		return err
 	}
 	part := func(part uuid.UUID, what string) error {
-		_, err := tx.ExecContext(ctx, `INSERT INTO list_parts (list_id, part_id, what) VALUES (?, ?, ?)`, id, part, what)
+		_, err := tx.ExecContext(
+			ctx,
+			`INSERT INTO list_parts (list_id, part_id, what) VALUES (?, ?, ?)`,
+			id,
+			part,
+			what,
+		)
 		return err
 	}
 	for _, o := range b.Owners {
@@ -67,7 +87,12 @@ func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error
 		const touched = `(SELECT dog_id FROM logs UNION SELECT dog_id FROM checks UNION SELECT dog_id FROM ladders UNION SELECT dog_id FROM plans
 			UNION SELECT dog_id FROM pictures UNION SELECT dog_id FROM cards UNION SELECT dog_id FROM visits UNION SELECT dog_id FROM messages UNION SELECT id FROM dogs WHERE version > 1)`
 		const gone = ` IN (SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog' AND part_id NOT IN ` + touched + `)`
-		if err := tx.GetContext(ctx, &stay, `SELECT count(*) FROM dogs WHERE id IN `+brought+` AND id IN `+touched, id); err != nil {
+		if err := tx.GetContext(
+			ctx,
+			&stay,
+			`SELECT count(*) FROM dogs WHERE id IN `+brought+` AND id IN `+touched,
+			id,
+		); err != nil {
 			return err
 		}
 		for _, table := range []string{"owned", "not_now", "waiting", "weights", "walked", "nails", "feet", "standings"} {

@@ -95,7 +95,13 @@ type Grew struct {
 // brings the lists up to date with it: all in one transaction. grow is given the log and returns
 // the longer one, or why it may not grow; while it runs, nobody else's events come in. It returns ErrOtherDogs
 // or ErrTakenBack where it is not this dog's to grow.
-func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(bench.Log) (bench.Log, error)) (grew Grew, err error) {
+func (s *Store) Append(
+	ctx context.Context,
+	dogID, sittingID uuid.UUID,
+	on date.Date,
+	at time.Time,
+	grow func(bench.Log) (bench.Log, error),
+) (grew Grew, err error) {
 	const revision = `SELECT revision FROM standings WHERE dog_id = ?`
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.GetContext(ctx, &grew.From, revision, dogID); err != nil {
@@ -124,7 +130,12 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		}
 		var known []string
 		list, _ := json.Marshal(ids) // texts always marshal
-		if err := tx.SelectContext(ctx, &known, `SELECT id FROM events WHERE id IN (SELECT value FROM json_each(?))`, string(list)); err != nil {
+		if err := tx.SelectContext(
+			ctx,
+			&known,
+			`SELECT id FROM events WHERE id IN (SELECT value FROM json_each(?))`,
+			string(list),
+		); err != nil {
 			return err
 		}
 		if len(known) > 0 {
@@ -172,7 +183,8 @@ func addLogs(ctx context.Context, tx *sqlx.Tx, logs []logRow, events []eventRow)
 		INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)
 }
 
-// project brings what the lists read of a sitting up to date with its log; what its day asked of the kit is worn after it.
+// project brings what the lists read of a sitting up to date with its log; what its day asked of the kit is worn after
+// it.
 func (s *Store) project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
 	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
 		remove, err := s.statement(`DELETE FROM ` + table + ` = ?`)

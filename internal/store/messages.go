@@ -67,8 +67,22 @@ type messageRow struct {
 
 func (r messageRow) message() Message {
 	m := Message{
-		ID: r.ID, OwnerID: r.OwnerID, OwnerName: r.OwnerName, DogID: r.DogID, DogName: r.DogName, Kind: r.Kind, To: r.To, Text: r.Text,
-		State: r.State, Failures: r.Failures, Next: moment(r.Next), Made: moment(r.Made), Changed: moment(r.Changed), Answer: r.Answer, Heard: r.Heard, Said: say.Read(r.Said),
+		ID:        r.ID,
+		OwnerID:   r.OwnerID,
+		OwnerName: r.OwnerName,
+		DogID:     r.DogID,
+		DogName:   r.DogName,
+		Kind:      r.Kind,
+		To:        r.To,
+		Text:      r.Text,
+		State:     r.State,
+		Failures:  r.Failures,
+		Next:      moment(r.Next),
+		Made:      moment(r.Made),
+		Changed:   moment(r.Changed),
+		Answer:    r.Answer,
+		Heard:     r.Heard,
+		Said:      say.Read(r.Said),
 	}
 	fromJSON(r.Places, &m.Places)
 	return m
@@ -88,12 +102,21 @@ func (s *Store) MessagesOf(ctx context.Context, ownerID uuid.UUID) ([]Message, e
 
 // MessagesAbout returns what was told of some dogs, but what failed, the latest first.
 func (s *Store) MessagesAbout(ctx context.Context, dogIDs []uuid.UUID) ([]Message, error) {
-	return s.messages(ctx, messages+` WHERE m.dog_id IN (SELECT value FROM json_each(?)) AND m.state <> 'failed' ORDER BY m.made_at DESC, m.id`, listOf(dogIDs))
+	return s.messages(
+		ctx,
+		messages+` WHERE m.dog_id IN (SELECT value FROM json_each(?)) AND m.state <> 'failed' ORDER BY m.made_at DESC, m.id`,
+		listOf(dogIDs),
+	)
 }
 
 // Waiting returns the messages that may go out now, the first that was made first.
 func (s *Store) Waiting(ctx context.Context, now time.Time, most int) ([]Message, error) {
-	return s.messages(ctx, messages+` WHERE state = 'waiting' AND next_at <= ? ORDER BY m.made_at, m.id LIMIT ?`, instant(now), most)
+	return s.messages(
+		ctx,
+		messages+` WHERE state = 'waiting' AND next_at <= ? ORDER BY m.made_at, m.id LIMIT ?`,
+		instant(now),
+		most,
+	)
 }
 
 // Message returns one; ErrNotFound when there is none.
@@ -145,8 +168,18 @@ func (s *Store) AddMessage(ctx context.Context, m Message, day date.Date, at tim
 			INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at, made_on, made_at, changed_at, answer, heard, said)
 			VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_on, :made_at, :changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
 			messageRow{
-				ID: m.ID, OwnerID: m.OwnerID, DogID: m.DogID, Kind: m.Kind, To: m.To, Text: m.Text, Places: string(places), State: round.MessageWaiting,
-				Next: instant(at), MadeOn: day.String(), Made: instant(at), Changed: instant(at),
+				ID:      m.ID,
+				OwnerID: m.OwnerID,
+				DogID:   m.DogID,
+				Kind:    m.Kind,
+				To:      m.To,
+				Text:    m.Text,
+				Places:  string(places),
+				State:   round.MessageWaiting,
+				Next:    instant(at),
+				MadeOn:  day.String(),
+				Made:    instant(at),
+				Changed: instant(at),
 			})
 		return err
 	})
@@ -161,20 +194,48 @@ func (s *Store) StoppedAt(ctx context.Context, address string) (stopped bool, er
 	if address == "" {
 		return false, nil
 	}
-	err = s.row(ctx, &stopped, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM owners WHERE stopped = 1 AND `+plainAddress+` = `+plainAddress+`)`, "address", "?"), address)
+	err = s.row(
+		ctx,
+		&stopped,
+		fmt.Sprintf(
+			`SELECT EXISTS (SELECT 1 FROM owners WHERE stopped = 1 AND `+plainAddress+` = `+plainAddress+`)`,
+			"address",
+			"?",
+		),
+		address,
+	)
 	return stopped, err
 }
 
 // StopAddress keeps that an owner, and whoever else is reached there, said stop.
 func (s *Store) StopAddress(ctx context.Context, ownerID uuid.UUID, address string) error {
-	_, err := s.exec(ctx, fmt.Sprintf(`UPDATE owners SET stopped = 1, version = version + 1 WHERE stopped = 0 AND (id = ? OR address <> '' AND `+plainAddress+` = `+plainAddress+`)`, "address", "?"), ownerID, address)
+	_, err := s.exec(
+		ctx,
+		fmt.Sprintf(
+			`UPDATE owners SET stopped = 1, version = version + 1 WHERE stopped = 0 AND (id = ? OR address <> '' AND `+plainAddress+` = `+plainAddress+`)`,
+			"address",
+			"?",
+		),
+		ownerID,
+		address,
+	)
 	return err
 }
 
 // MoveMessage keeps how far a message has come.
 func (s *Store) MoveMessage(ctx context.Context, m Message, at time.Time) error {
-	_, err := s.exec(ctx, `UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ? WHERE id = ?`,
-		string(m.State), m.Failures, instant(m.Next), instant(at), m.Answer, m.Heard, m.Said.Text(), m.ID)
+	_, err := s.exec(
+		ctx,
+		`UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ? WHERE id = ?`,
+		string(m.State),
+		m.Failures,
+		instant(m.Next),
+		instant(at),
+		m.Answer,
+		m.Heard,
+		m.Said.Text(),
+		m.ID,
+	)
 	return err
 }
 
@@ -187,6 +248,10 @@ func (s *Store) Heard(ctx context.Context) (int, error) {
 
 // Hear keeps up to which report it was heard.
 func (s *Store) Hear(ctx context.Context, number int) error {
-	_, err := s.exec(ctx, `INSERT INTO heard (one, number) VALUES (1, ?) ON CONFLICT (one) DO UPDATE SET number = excluded.number`, number)
+	_, err := s.exec(
+		ctx,
+		`INSERT INTO heard (one, number) VALUES (1, ?) ON CONFLICT (one) DO UPDATE SET number = excluded.number`,
+		number,
+	)
 	return err
 }

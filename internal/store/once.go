@@ -19,7 +19,15 @@ func (a AlreadyTold) Error() string { return "already in the book under this id:
 
 // once keeps what is told under an id of its own. find asks for what is there under it, in the form of told: the same
 // changes nothing, anything else is AlreadyTold. It belongs into the transaction that keeps it.
-func once[T any](ctx context.Context, tx *sqlx.Tx, told T, there func(T) string, keep func() error, find string, args ...any) error {
+func once[T any](
+	ctx context.Context,
+	tx *sqlx.Tx,
+	told T,
+	there func(T) string,
+	keep func() error,
+	find string,
+	args ...any,
+) error {
 	var before T
 	switch err := orNotFound(tx.GetContext(ctx, &before, find, args...)); {
 	case errors.Is(err, ErrNotFound):

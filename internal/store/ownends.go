@@ -30,7 +30,12 @@ type saidRow struct {
 // EndPictures are the pictures of cut ends that one person took, the latest first.
 func (s *Store) EndPictures(ctx context.Context, who string) ([]Picture, error) {
 	var rows []pictureRow
-	err := s.rows(ctx, &rows, `SELECT * FROM pictures WHERE code <> '' AND taken_by = ? ORDER BY added_at DESC, id`, who)
+	err := s.rows(
+		ctx,
+		&rows,
+		`SELECT * FROM pictures WHERE code <> '' AND taken_by = ? ORDER BY added_at DESC, id`,
+		who,
+	)
 	all := make([]Picture, len(rows))
 	for i, r := range rows {
 		all[i] = r.picture()
@@ -61,7 +66,11 @@ func (s *Store) SayOfEnd(ctx context.Context, said SaidOfEnd) error {
 	told.At, told.Who = "", ""
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		return once(ctx, tx, told, func(saidRow) string { return "what was said of a cut end" }, func() error {
-			_, err := tx.NamedExecContext(ctx, `INSERT INTO own_ends (id, picture_id, said, who, said_at) VALUES (:id, :picture_id, :said, :who, :said_at)`, row)
+			_, err := tx.NamedExecContext(
+				ctx,
+				`INSERT INTO own_ends (id, picture_id, said, who, said_at) VALUES (:id, :picture_id, :said, :who, :said_at)`,
+				row,
+			)
 			return err
 		}, `SELECT id, picture_id, said, '' AS who, '' AS said_at FROM own_ends WHERE id = ?`, said.ID)
 	})

@@ -94,9 +94,22 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 	}
 	all := make([]Owner, len(rows))
 	for i, r := range rows {
-		all[i] = Owner{r.ID, r.Version, r.NameKey, round.Owner{
-			Name: r.Name, Reach: r.Reach, Address: r.Address, MayOffer: r.MayOffer, MayRemind: r.MayRemind, Stopped: r.Stopped, Note: r.Note, Language: r.Language,
-		}, dogsOf[r.ID]}
+		all[i] = Owner{
+			r.ID,
+			r.Version,
+			r.NameKey,
+			round.Owner{
+				Name:      r.Name,
+				Reach:     r.Reach,
+				Address:   r.Address,
+				MayOffer:  r.MayOffer,
+				MayRemind: r.MayRemind,
+				Stopped:   r.Stopped,
+				Note:      r.Note,
+				Language:  r.Language,
+			},
+			dogsOf[r.ID],
+		}
 		fromJSON(r.Suits, &all[i].Suits)
 	}
 	return all, nil
@@ -104,7 +117,22 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 
 func ownerRowOf(o Owner, at time.Time) (ownerRow, error) {
 	suits, err := json.Marshal(o.Suits)
-	return ownerRow{o.ID, o.Version, o.Name, o.NameKey, o.Reach, o.Address, o.MayOffer, o.MayRemind, o.Stopped, string(suits), o.Note, instant(at), nil, o.Language}, err
+	return ownerRow{
+		o.ID,
+		o.Version,
+		o.Name,
+		o.NameKey,
+		o.Reach,
+		o.Address,
+		o.MayOffer,
+		o.MayRemind,
+		o.Stopped,
+		string(suits),
+		o.Note,
+		instant(at),
+		nil,
+		o.Language,
+	}, err
 }
 
 // KeepOwner keeps an owner: a new one as version 1, a changed one as the next. It returns ErrConflict when
@@ -116,7 +144,12 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 	}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		var there []int
-		if err := tx.SelectContext(ctx, &there, `SELECT version FROM owners WHERE id = ? AND removed_at IS NULL`, o.ID); err != nil {
+		if err := tx.SelectContext(
+			ctx,
+			&there,
+			`SELECT version FROM owners WHERE id = ? AND removed_at IS NULL`,
+			o.ID,
+		); err != nil {
 			return err
 		}
 		switch {
@@ -147,7 +180,9 @@ func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
 
 // RemoveOwner takes an owner out of the book; its dogs stay, and have none as long as it is out.
 func (s *Store) RemoveOwner(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.exec(ctx, `UPDATE owners SET removed_at = ? WHERE id = ? AND removed_at IS NULL`, instant(at), id))
+	return mustTouch(
+		s.exec(ctx, `UPDATE owners SET removed_at = ? WHERE id = ? AND removed_at IS NULL`, instant(at), id),
+	)
 }
 
 // SetOwner gives a dog an owner; uuid.Nil takes it from the one it has.

@@ -49,10 +49,19 @@ func (s *Store) SetOwnUsual(ctx context.Context, o hindsight.Offer, at time.Time
 		value, _ = json.Marshal(o.Faces)
 	}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.ExecContext(ctx, `DELETE FROM own_usual WHERE kind = ? AND class = ?`, o.Kind, o.Class); err != nil {
+		if _, err := tx.ExecContext(
+			ctx,
+			`DELETE FROM own_usual WHERE kind = ? AND class = ?`,
+			o.Kind,
+			o.Class,
+		); err != nil {
 			return err
 		}
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO own_usual (kind, class, value, set_at) VALUES (:kind, :class, :value, :set_at)`, ownUsualRow{o.Kind, o.Class, string(value), instant(at)})
+		_, err := tx.NamedExecContext(
+			ctx,
+			`INSERT INTO own_usual (kind, class, value, set_at) VALUES (:kind, :class, :value, :set_at)`,
+			ownUsualRow{o.Kind, o.Class, string(value), instant(at)},
+		)
 		return err
 	})
 }

@@ -61,9 +61,21 @@ type pictureRow struct {
 }
 
 func (r pictureRow) picture() Picture {
-	p := Picture{ID: r.ID, DogID: r.DogID, Paw: r.Paw.Paw, On: r.On.Date, Hash: r.Hash, Width: r.Width, Height: r.Height, Bytes: r.Bytes, Added: moment(r.Added), By: r.By}
+	p := Picture{
+		ID:     r.ID,
+		DogID:  r.DogID,
+		Paw:    r.Paw.Paw,
+		On:     r.On.Date,
+		Hash:   r.Hash,
+		Width:  r.Width,
+		Height: r.Height,
+		Bytes:  r.Bytes,
+		Added:  moment(r.Added),
+		By:     r.By,
+	}
 	fromJSON(r.Corners, &p.Corners)
-	if end := (CutEnd{Cuts: r.Cuts}); end.Code.UnmarshalText([]byte(r.Code)) == nil && end.Sitting.UnmarshalText([]byte(r.Sitting)) == nil {
+	if end := (CutEnd{Cuts: r.Cuts}); end.Code.UnmarshalText([]byte(r.Code)) == nil &&
+		end.Sitting.UnmarshalText([]byte(r.Sitting)) == nil {
 		p.End = &end
 	}
 	return p
@@ -89,8 +101,8 @@ const (
 	smallEnding   = ".small.jpg"
 )
 
-// AddPicture keeps a picture and its files. The same id again changes nothing, and the same picture of that paw that day
-// is kept once: then it is the one that was there.
+// AddPicture keeps a picture and its files. The same id again changes nothing, and the same picture of that paw that
+// day is kept once: then it is the one that was there.
 func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, at time.Time) (Picture, error) {
 	sum := sha256.Sum256(whole)
 	p.Hash, p.Bytes = hex.EncodeToString(sum[:]), int64(len(whole)+len(small))
@@ -114,16 +126,42 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 	var there []pictureRow
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
 		const same = `SELECT * FROM pictures WHERE id = ? OR dog_id = ? AND paw = ? AND on_date = ? AND hash = ?`
-		if err := tx.SelectContext(ctx, &there, same, p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash); err != nil || len(there) > 0 {
+		if err := tx.SelectContext(
+			ctx,
+			&there,
+			same,
+			p.ID,
+			p.DogID,
+			p.Paw.String(),
+			p.On.String(),
+			p.Hash,
+		); err != nil ||
+			len(there) > 0 {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM pictures_gone WHERE hash = ?`, p.Hash); err != nil {
 			return err
 		}
-		return mustTouch(tx.ExecContext(ctx, `
+		return mustTouch(tx.ExecContext(
+			ctx,
+			`
 			INSERT INTO pictures (id, dog_id, paw, on_date, hash, width, height, bytes, corners, added_at, code, sitting_id, cuts, taken_by)
 			SELECT ?1, id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10, ?11, ?12, ?13, ?14 FROM dogs WHERE id = ?2`,
-			p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash, p.Width, p.Height, p.Bytes, string(corners), instant(at), code, sitting, cuts, p.By))
+			p.ID,
+			p.DogID,
+			p.Paw.String(),
+			p.On.String(),
+			p.Hash,
+			p.Width,
+			p.Height,
+			p.Bytes,
+			string(corners),
+			instant(at),
+			code,
+			sitting,
+			cuts,
+			p.By,
+		))
 	})
 	for _, r := range there { // the one of that id, or the same picture under another
 		if r.ID == p.ID && (r.DogID != p.DogID || r.Paw.Paw != p.Paw || r.Hash != p.Hash) {
@@ -160,7 +198,12 @@ func keepFile(path string, data []byte) error {
 // Pictures returns a dog's, the latest first.
 func (s *Store) Pictures(ctx context.Context, dogID uuid.UUID) ([]Picture, error) {
 	var rows []pictureRow
-	if err := s.rows(ctx, &rows, `SELECT * FROM pictures WHERE dog_id = ? ORDER BY on_date DESC, added_at DESC, id`, dogID); err != nil {
+	if err := s.rows(
+		ctx,
+		&rows,
+		`SELECT * FROM pictures WHERE dog_id = ? ORDER BY on_date DESC, added_at DESC, id`,
+		dogID,
+	); err != nil {
 		return nil, err
 	}
 	all := make([]Picture, len(rows))
@@ -191,7 +234,12 @@ func (s *Store) PictureFile(ctx context.Context, hash string, small bool) ([]byt
 func (s *Store) RemovePicture(ctx context.Context, dogID, id uuid.UUID) error {
 	defer s.HoldPictures()()
 	err := s.write(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO pictures_gone (hash) SELECT hash FROM pictures WHERE id = ? AND dog_id = ? ON CONFLICT (hash) DO NOTHING`, id, dogID); err != nil {
+		if _, err := tx.ExecContext(
+			ctx,
+			`INSERT INTO pictures_gone (hash) SELECT hash FROM pictures WHERE id = ? AND dog_id = ? ON CONFLICT (hash) DO NOTHING`,
+			id,
+			dogID,
+		); err != nil {
 			return err
 		}
 		return mustTouch(tx.ExecContext(ctx, `DELETE FROM pictures WHERE id = ? AND dog_id = ?`, id, dogID))
@@ -227,7 +275,8 @@ func (s *Store) tidyPictures(ctx context.Context) error {
 	err = nil
 	for _, e := range entries {
 		hash, kind, _ := strings.Cut(e.Name(), ".")
-		ours := strings.HasSuffix(e.Name(), partly) || len(hash) == hex.EncodedLen(sha256.Size) && ("."+kind == pictureEnding || "."+kind == smallEnding)
+		ours := strings.HasSuffix(e.Name(), partly) ||
+			len(hash) == hex.EncodedLen(sha256.Size) && ("."+kind == pictureEnding || "."+kind == smallEnding)
 		if ours && !named[hash] {
 			err = errors.Join(err, os.Remove(filepath.Join(s.PicturePlace(), e.Name())))
 		}
@@ -238,7 +287,11 @@ func (s *Store) tidyPictures(ctx context.Context) error {
 // dropPictures removes the files of pictures that were deleted for good.
 func (s *Store) dropPictures(ctx context.Context) error {
 	var gone []string
-	if err := s.rows(ctx, &gone, `SELECT hash FROM pictures_gone WHERE hash NOT IN (SELECT hash FROM pictures)`); err != nil {
+	if err := s.rows(
+		ctx,
+		&gone,
+		`SELECT hash FROM pictures_gone WHERE hash NOT IN (SELECT hash FROM pictures)`,
+	); err != nil {
 		return err
 	}
 	var err error
@@ -260,7 +313,11 @@ func (s *Store) PictureSizes(ctx context.Context) (pictures int, bytes int64, er
 		N     int   `db:"n"`
 		Bytes int64 `db:"bytes"`
 	}
-	err = s.row(ctx, &sum, `SELECT count(*) AS n, coalesce(sum(bytes), 0) AS bytes FROM (SELECT hash, max(bytes) AS bytes FROM pictures GROUP BY hash)`)
+	err = s.row(
+		ctx,
+		&sum,
+		`SELECT count(*) AS n, coalesce(sum(bytes), 0) AS bytes FROM (SELECT hash, max(bytes) AS bytes FROM pictures GROUP BY hash)`,
+	)
 	return sum.N, sum.Bytes, err
 }
 

@@ -23,7 +23,13 @@ func pictured(t *testing.T, path string) (*Store, Picture) {
 	require.NoError(t, err)
 	d := aDog()
 	require.NoError(t, s.AddDog(t.Context(), d))
-	p, err := s.AddPicture(t.Context(), Picture{ID: uuid.New(), DogID: d.ID, Paw: nail.RH, On: date.MustParse("2026-11-20")}, []byte("whole"), []byte("small"), time.Now())
+	p, err := s.AddPicture(
+		t.Context(),
+		Picture{ID: uuid.New(), DogID: d.ID, Paw: nail.RH, On: date.MustParse("2026-11-20")},
+		[]byte("whole"),
+		[]byte("small"),
+		time.Now(),
+	)
 	require.NoError(t, err)
 	return s, p
 }
@@ -38,7 +44,17 @@ func files(t *testing.T, place string) int {
 // A backup written anywhere has its pictures beside it, and brings them back.
 func TestPicturesGoAlongWithABackup(t *testing.T) {
 	place := t.TempDir()
-	path, out, other := filepath.Join(place, "book.db"), filepath.Join(place, "usb", "copy.db"), filepath.Join(place, "other.db")
+	path, out, other := filepath.Join(
+		place,
+		"book.db",
+	), filepath.Join(
+		place,
+		"usb",
+		"copy.db",
+	), filepath.Join(
+		place,
+		"other.db",
+	)
 	s, p := pictured(t, path)
 	require.NoError(t, os.Mkdir(filepath.Dir(out), 0o700))
 	require.NoError(t, s.Backup(t.Context(), out))
@@ -49,7 +65,7 @@ func TestPicturesGoAlongWithABackup(t *testing.T) {
 	require.NoError(t, Restore(t.Context(), other, out, filepath.Join(place, "kept.db")))
 	back, err := Open(t.Context(), other)
 	require.NoError(t, err)
-	defer back.Close() //nolint:errcheck // it was only read
+	defer back.Close()
 	data, err := back.PictureFile(t.Context(), p.Hash, false)
 	require.NoError(t, err)
 	assert.Equal(t, "whole", string(data))
@@ -76,14 +92,15 @@ func TestBrokenOffPicturesAreTidied(t *testing.T) {
 
 	s, err = Open(t.Context(), path)
 	require.NoError(t, err)
-	defer s.Close() //nolint:errcheck // it was only read
+	defer s.Close()
 	assert.Zero(t, files(t, path+".pictures"))
 	assert.Zero(t, files(t, picturesIn(s.BackupPlace())))
 	_, err = s.PictureFile(t.Context(), p.Hash, false)
 	assert.ErrorIs(t, err, ErrNotFound)
 }
 
-// Files that came before a row that never came (a killed upload or import) go at the next opening; what else lies there stays.
+// Files that came before a row that never came (a killed upload or import) go at the next opening; what else lies there
+// stays.
 func TestPicturesThatNoRowNamesAreSwept(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
 	s, p := pictured(t, path)
@@ -93,7 +110,7 @@ func TestPicturesThatNoRowNamesAreSwept(t *testing.T) {
 	require.NoError(t, s.Close())
 	s, err := Open(t.Context(), path)
 	require.NoError(t, err)
-	defer s.Close() //nolint:errcheck // it was only read
+	defer s.Close()
 	assert.NoFileExists(t, filepath.Join(s.PicturePlace(), orphan))
 	assert.FileExists(t, filepath.Join(s.PicturePlace(), "holiday.jpg"))
 	_, err = s.PictureFile(t.Context(), p.Hash, false)
@@ -103,7 +120,7 @@ func TestPicturesThatNoRowNamesAreSwept(t *testing.T) {
 // One picture is put for one dog while the same is deleted from another: of sixty, none is lost.
 func TestAPictureOfTwoIsNotLostWhileOneIsDeleted(t *testing.T) {
 	s, p := pictured(t, filepath.Join(t.TempDir(), "book.db"))
-	defer s.Close() //nolint:errcheck // it was only read
+	defer s.Close()
 	other := aDog()
 	other.ID = uuid.New()
 	require.NoError(t, s.AddDog(t.Context(), other))
@@ -128,7 +145,13 @@ func TestWhatARestoreReplacedKeepsItsPictures(t *testing.T) {
 	s, p := pictured(t, path)
 	before, err := s.MakeBackup(t.Context(), time.Now())
 	require.NoError(t, err)
-	later, err := s.AddPicture(t.Context(), Picture{ID: uuid.New(), DogID: p.DogID, Paw: nail.LH, On: p.On}, []byte("later"), []byte("l"), time.Now())
+	later, err := s.AddPicture(
+		t.Context(),
+		Picture{ID: uuid.New(), DogID: p.DogID, Paw: nail.LH, On: p.On},
+		[]byte("later"),
+		[]byte("l"),
+		time.Now(),
+	)
 	require.NoError(t, err)
 	backup := filepath.Join(s.BackupPlace(), before.Name)
 	require.NoError(t, s.Close())
@@ -140,7 +163,7 @@ func TestWhatARestoreReplacedKeepsItsPictures(t *testing.T) {
 	require.NoError(t, Restore(t.Context(), path, keep, ReplacedAt(path, time.Now().Add(time.Second))))
 	s, err = Open(t.Context(), path)
 	require.NoError(t, err)
-	defer s.Close() //nolint:errcheck // it was only read
+	defer s.Close()
 	_, err = s.PictureFile(t.Context(), later.Hash, false)
 	assert.NoError(t, err)
 }
@@ -148,12 +171,30 @@ func TestWhatARestoreReplacedKeepsItsPictures(t *testing.T) {
 // Under a picture's id another picture is told, not kept and not thrown away.
 func TestAnotherPictureUnderAnIDIsTold(t *testing.T) {
 	s, p := pictured(t, filepath.Join(t.TempDir(), "book.db"))
-	defer s.Close() //nolint:errcheck // it was only read
-	same, err := s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On}, []byte("whole"), []byte("small"), time.Now())
+	defer s.Close()
+	same, err := s.AddPicture(
+		t.Context(),
+		Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On},
+		[]byte("whole"),
+		[]byte("small"),
+		time.Now(),
+	)
 	require.NoError(t, err)
 	assert.Equal(t, p.Hash, same.Hash)
-	_, err = s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On}, []byte("another"), []byte("small"), time.Now())
+	_, err = s.AddPicture(
+		t.Context(),
+		Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On},
+		[]byte("another"),
+		[]byte("small"),
+		time.Now(),
+	)
 	assert.ErrorAs(t, err, new(AlreadyTold))
-	_, err = s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.LF, On: p.On}, []byte("whole"), []byte("small"), time.Now())
+	_, err = s.AddPicture(
+		t.Context(),
+		Picture{ID: p.ID, DogID: p.DogID, Paw: nail.LF, On: p.On},
+		[]byte("whole"),
+		[]byte("small"),
+		time.Now(),
+	)
 	assert.ErrorAs(t, err, new(AlreadyTold))
 }

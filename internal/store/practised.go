@@ -39,7 +39,13 @@ type practisedRow struct {
 }
 
 func (r practisedRow) practised() Practised {
-	p := Practised{ID: r.ID, At: moment(r.DoneAt), Who: r.Who, Exercise: practice.Exercise{Kind: r.Kind, Seed: r.Seed, Number: r.Number}, EndPoint: r.EndPoint}
+	p := Practised{
+		ID:       r.ID,
+		At:       moment(r.DoneAt),
+		Who:      r.Who,
+		Exercise: practice.Exercise{Kind: r.Kind, Seed: r.Seed, Number: r.Number},
+		EndPoint: r.EndPoint,
+	}
 	fromJSON(r.Moves, &p.Moves)
 	fromJSON(r.Named, &p.Said)
 	return p
@@ -54,8 +60,12 @@ func (s *Store) AddPractised(ctx context.Context, p Practised) error {
 	told.DoneAt, told.Who = "", ""
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		return once(ctx, tx, told, func(practisedRow) string { return "a nail that was practised on" }, func() error {
-			_, err := tx.NamedExecContext(ctx, `INSERT INTO practised (id, done_at, who, kind, seed, number, end_point, moves, named)
-				VALUES (:id, :done_at, :who, :kind, :seed, :number, :end_point, :moves, :named)`, row)
+			_, err := tx.NamedExecContext(
+				ctx,
+				`INSERT INTO practised (id, done_at, who, kind, seed, number, end_point, moves, named)
+				VALUES (:id, :done_at, :who, :kind, :seed, :number, :end_point, :moves, :named)`,
+				row,
+			)
 			return err
 		}, `SELECT id, '' AS done_at, '' AS who, kind, seed, number, end_point, moves, named FROM practised WHERE id = ?`, p.ID)
 	})
@@ -63,7 +73,13 @@ func (s *Store) AddPractised(ctx context.Context, p Practised) error {
 
 // PractisedLately are the last n of a kind that one person did, the latest first.
 func (s *Store) PractisedLately(ctx context.Context, kind practice.Kind, who string, n int) ([]Practised, error) {
-	return s.practised(ctx, `SELECT * FROM practised WHERE kind = ? AND who = ? ORDER BY done_at DESC, id LIMIT ?`, kind, who, n)
+	return s.practised(
+		ctx,
+		`SELECT * FROM practised WHERE kind = ? AND who = ? ORDER BY done_at DESC, id LIMIT ?`,
+		kind,
+		who,
+		n,
+	)
 }
 
 // PractisedTogether are all who did nails of one series, each nail's first time, in the order of its nails.

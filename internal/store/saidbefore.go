@@ -15,15 +15,21 @@ type SaidBefore struct {
 	Body     []byte    `db:"body"`
 }
 
-// SaidBefore is that of a dog where it is still of its records and those terms; and the revision of its records. What is
-// kept of others, or of what was told since, is nothing.
+// SaidBefore is that of a dog where it is still of its records and those terms; and the revision of its records. What
+// is kept of others, or of what was told since, is nothing.
 func (s *Store) SaidBefore(ctx context.Context, dogID uuid.UUID, terms string) (kept []byte, revision int, err error) {
 	var row struct {
 		Revision int     `db:"revision"`
 		Body     *string `db:"body"`
 	}
-	err = s.row(ctx, &row, `SELECT n.revision, k.body FROM standings AS n LEFT JOIN said_before AS k ON k.dog_id = n.dog_id AND k.revision = n.revision AND k.terms = ?2
-		WHERE n.dog_id = ?1`, dogID, terms)
+	err = s.row(
+		ctx,
+		&row,
+		`SELECT n.revision, k.body FROM standings AS n LEFT JOIN said_before AS k ON k.dog_id = n.dog_id AND k.revision = n.revision AND k.terms = ?2
+		WHERE n.dog_id = ?1`,
+		dogID,
+		terms,
+	)
 	if err == nil && row.Body != nil {
 		kept = []byte(*row.Body)
 	}

@@ -62,9 +62,16 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var rows []settingsRow
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		return s.selectAll(ctx, tx, nil,
-			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language, eye_of FROM settings`},
-			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`})
+		return s.selectAll(
+			ctx,
+			tx,
+			nil,
+			query{
+				&rows,
+				`SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language, eye_of FROM settings`,
+			},
+			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`},
+		)
 	})
 	if err == nil && len(rows) == 0 {
 		err = ErrNotFound
@@ -74,8 +81,20 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	}
 	row := rows[0]
 	c := Settings{
-		Version: &row.Version, Role: row.Role, LengthUnit: row.LengthUnit, WeightUnit: row.WeightUnit, Margin: row.Margin, Workdays: row.Workdays.Weekdays,
-		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut, Language: row.Language, EyeOf: row.EyeOf,
+		Version:    &row.Version,
+		Role:       row.Role,
+		LengthUnit: row.LengthUnit,
+		WeightUnit: row.WeightUnit,
+		Margin:     row.Margin,
+		Workdays:   row.Workdays.Weekdays,
+		Hand:       row.Hand,
+		EndPoint:   row.EndPoint,
+		LeftHanded: row.LeftHanded,
+		Coin:       row.Coin,
+		Way:        row.Way,
+		LargestCut: row.LargestCut,
+		Language:   row.Language,
+		EyeOf:      row.EyeOf,
 	}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
@@ -98,13 +117,31 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 		if c.Version != nil && *c.Version != there {
 			return ErrConflict
 		}
-		_, err := tx.NamedExecContext(ctx, `
+		_, err := tx.NamedExecContext(
+			ctx,
+			`
 			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language)
 			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm, :largest_cut_mm, :way, :language)
 			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
 				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way, language = excluded.language`,
-			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way, cmp.Or(c.Language, "en"), nil})
+			settingsRow{
+				there + 1,
+				c.Role,
+				c.LengthUnit,
+				c.WeightUnit,
+				c.Margin,
+				weekdaysColumn{c.Workdays},
+				c.Hand,
+				c.EndPoint,
+				c.LeftHanded,
+				c.Coin,
+				c.LargestCut,
+				c.Way,
+				cmp.Or(c.Language, "en"),
+				nil,
+			},
+		)
 		if err != nil {
 			return err
 		}
@@ -112,8 +149,11 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 			return err
 		}
 		for _, h := range c.Holidays {
-			if _, err := tx.NamedExecContext(ctx, `INSERT INTO holidays (from_date, to_date) VALUES (:from_date, :to_date)`,
-				holidayRow{dateColumn{h.From}, dateColumn{h.To}}); err != nil {
+			if _, err := tx.NamedExecContext(
+				ctx,
+				`INSERT INTO holidays (from_date, to_date) VALUES (:from_date, :to_date)`,
+				holidayRow{dateColumn{h.From}, dateColumn{h.To}},
+			); err != nil {
 				return err
 			}
 		}

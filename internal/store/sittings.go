@@ -2,96 +2,22 @@ package store
 
 import (
 	"context"
-	"slices"
 	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/bench"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/hand"
-	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
-	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
-	"fribbet/internal/core/state"
-	"fribbet/internal/core/temper"
 )
 
 // Sitting is a sitting in the book.
 type Sitting struct {
 	ID uuid.UUID // made by whoever records it, so that sending it twice keeps it once
 	record.Sitting
-}
-
-type sittingRow struct {
-	ID         uuid.UUID       `db:"id"`
-	DogID      uuid.UUID       `db:"dog_id"`
-	On         dateColumn      `db:"on_date"`
-	Note       string          `db:"note"`
-	Minutes    *float64        `db:"minutes"`
-	Calm       *float64        `db:"calm_minutes"`
-	Helper     bool            `db:"helper"`
-	Ticks      linesColumn     `db:"ticks"`
-	Smooth     pawsColumn      `db:"smooth"`
-	Touching   record.Touching `db:"touching"`
-	Signs      linesColumn     `db:"signs"`
-	Held       dog.Position    `db:"held"`
-	Hour       *int            `db:"hour"`
-	RecordedAt string          `db:"recorded_at"`
-	Withdrawn  *string         `db:"withdrawn_at"`
-}
-
-type recordRow struct {
-	SittingID uuid.UUID       `db:"sitting_id"`
-	Code      codeColumn      `db:"code"`
-	Tool      kit.Tool        `db:"tool"`
-	Reaction  temper.Reaction `db:"reaction"`
-	Blood     bool            `db:"blood"`
-	Number    int             `db:"number"` // in the order of the work
-	Item      *string         `db:"item_id"`
-	TookForce bool            `db:"took_force"`
-	EndFace   quick.Face      `db:"end_face"`
-	Colour    nail.Colour     `db:"colour"`
-	Edged     bool            `db:"edged"`
-	Ended     state.Ended     `db:"ended"`
-	Stop      quick.EndPoint  `db:"stop"`
-	Assumed   bool            `db:"assumed"`
-	Second    kit.Tool        `db:"ground_tool"`
-	SecondBy  *string         `db:"ground_item"`
-	Times     float64         `db:"hand_times"`
-	Spread    float64         `db:"hand_spread"`
-	Milder    float64         `db:"eye_milder"`
-}
-
-type readingRow struct {
-	SittingID uuid.UUID     `db:"sitting_id"`
-	Code      codeColumn    `db:"code"`
-	Measure   bench.Measure `db:"measure"`
-	MM        float64       `db:"mm"`
-	By        measure.Means `db:"by_means"`
-	SD        float64       `db:"sd_mm"`
-}
-
-type cutRow struct {
-	SittingID uuid.UUID  `db:"sitting_id"`
-	Code      codeColumn `db:"code"`
-	Number    int        `db:"number"`
-	MM        float64    `db:"mm"`
-	Face      quick.Face `db:"face"`
-	Second    bool       `db:"second_pass"`
-}
-
-type landmarkRow struct {
-	SittingID uuid.UUID      `db:"sitting_id"`
-	Code      codeColumn     `db:"code"`
-	Number    int            `db:"number"`
-	Kind      quick.Landmark `db:"kind"`
-	Spare     float64        `db:"spare_mm"`
-	By        measure.Means  `db:"by_means"`
-	SD        float64        `db:"sd_mm"`
 }
 
 // SittingsOf returns some dogs' sittings that count, oldest first, by the dog's id.
@@ -102,13 +28,23 @@ func (s *Store) SittingsOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UU
 // OpenOf returns some dogs' sittings that are under way and at which something was done, oldest
 // first, by the dog's id.
 func (s *Store) OpenOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Sitting, error) {
-	return s.sittings(ctx, ` AND dog_id IN (SELECT value FROM json_each(?)) AND id IN (SELECT sitting_id FROM logs WHERE ended = 0)`, listOf(dogIDs))
+	return s.sittings(
+		ctx,
+		` AND dog_id IN (SELECT value FROM json_each(?)) AND id IN (SELECT sitting_id FROM logs WHERE ended = 0)`,
+		listOf(dogIDs),
+	)
 }
 
 // OthersOpen tells whether a dog has a sitting under way but one.
 func (s *Store) OthersOpen(ctx context.Context, dogID, but uuid.UUID) (bool, error) {
 	var others bool
-	err := s.row(ctx, &others, `SELECT EXISTS (SELECT 1 FROM logs WHERE ended = 0 AND withdrawn_at IS NULL AND dog_id = ? AND sitting_id <> ?)`, dogID, but)
+	err := s.row(
+		ctx,
+		&others,
+		`SELECT EXISTS (SELECT 1 FROM logs WHERE ended = 0 AND withdrawn_at IS NULL AND dog_id = ? AND sitting_id <> ?)`,
+		dogID,
+		but,
+	)
 	return others, err
 }
 
@@ -127,19 +63,31 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (all map[
 }
 
 // readSittings reads the sittings that a WHERE picks, oldest first, by the dog's id.
-func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Sitting, error) {
+func (s *Store) readSittings(
+	ctx context.Context,
+	tx *sqlx.Tx,
+	where string,
+	args ...any,
+) (map[uuid.UUID][]Sitting, error) {
 	var rows []sittingRow
 	var records []recordRow
 	var cuts []cutRow
 	var marks []landmarkRow
 	var readings []readingRow
 	picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
-	err := s.selectAll(ctx, tx, args,
-		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+	err := s.selectAll(
+		ctx,
+		tx,
+		args,
+		query{
+			&rows,
+			`SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`,
+		},
 		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 		query{&readings, `SELECT * FROM readings` + picked},
 		query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
-		query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
+		query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`},
+	)
 	if err != nil {
 		return nil, err
 	}
@@ -157,7 +105,10 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 		}
 		cutsOf[key] = append(cutsOf[key], c.MM)
 		if c.Face != "" {
-			facesOf[key] = append(append(facesOf[key], make([]quick.Face, len(cutsOf[key])-1-len(facesOf[key]))...), c.Face)
+			facesOf[key] = append(
+				append(facesOf[key], make([]quick.Face, len(cutsOf[key])-1-len(facesOf[key]))...),
+				c.Face,
+			)
 		}
 	}
 	for _, m := range marks {
@@ -181,59 +132,77 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 			ground = &record.Ground{Tool: r.Second, Item: orEmpty(r.SecondBy), Touches: touchesOf[key]}
 		}
 		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], record.NailRecord{
-			Code: r.Code.Code, LengthBefore: read[bench.LengthBefore], LengthAfter: read[bench.LengthAfter],
-			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
-			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
-			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace, Colour: r.Colour, Edged: r.Edged,
-			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground, Hand: hand.Slices{Times: r.Times, Spread: r.Spread, Milder: r.Milder},
+			Code:         r.Code.Code,
+			LengthBefore: read[bench.LengthBefore],
+			LengthAfter:  read[bench.LengthAfter],
+			GapBefore:    read[bench.GapBefore],
+			GapAfter:     read[bench.GapAfter],
+			SpareLeft:    read[bench.SpareLeft],
+			Cuts:         cutsOf[key],
+			Faces:        facesOf[key],
+			Landmarks:    marksOf[key],
+			Tool:         r.Tool,
+			Reaction:     r.Reaction,
+			Blood:        r.Blood,
+			Item:         orEmpty(r.Item),
+			TookForce:    r.TookForce,
+			EndFace:      r.EndFace,
+			Colour:       r.Colour,
+			Edged:        r.Edged,
+			Ended:        r.Ended,
+			Stop:         r.Stop,
+			Assumed:      r.Assumed,
+			Ground:       ground,
+			Hand:         hand.Slices{Times: r.Times, Spread: r.Spread, Milder: r.Milder},
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
-		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, record.Sitting{
-			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Held: row.Held, Hour: row.Hour, Arrival: row.arrival(), Records: recordsOf[row.ID],
-		}})
+		all[row.DogID] = append(all[row.DogID], Sitting{
+			row.ID,
+			record.Sitting{
+				On:      row.On.Date,
+				Note:    row.Note,
+				Minutes: row.Minutes,
+				Calm:    row.Calm,
+				Helper:  row.Helper,
+				Ticks:   row.Ticks,
+				Smooth:  row.Smooth,
+				Held:    row.Held,
+				Hour:    row.Hour,
+				Arrival: row.arrival(),
+				Records: recordsOf[row.ID],
+			},
+		})
 	}
 	return all, nil
 }
 
-// arrival is what was seen before the first cut; nil where nobody looked.
-func (r sittingRow) arrival() *record.Arrival {
-	if r.Touching == record.Unlooked && len(r.Signs) == 0 {
-		return nil
-	}
-	has := func(sign string) bool { return slices.Contains(r.Signs, sign) }
-	return &record.Arrival{Touching: r.Touching, Clicks: has("clicks"), Limps: has("limps"), Sore: has("sore")}
-}
-
-func touchingOf(a *record.Arrival) record.Touching {
-	if a == nil {
-		return record.Unlooked
-	}
-	return a.Touching
-}
-
-func signsOf(a *record.Arrival) (signs linesColumn) {
-	if a == nil {
-		return nil
-	}
-	for _, one := range []struct {
-		is   bool
-		sign string
-	}{{a.Clicks, "clicks"}, {a.Limps, "limps"}, {a.Sore, "sore"}} {
-		if one.is {
-			signs = append(signs, one.sign)
-		}
-	}
-	return signs
-}
-
 // addSitting writes what the lists read of a sitting.
 func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
-	_, err := tx.NamedExecContext(ctx, `
+	_, err := tx.NamedExecContext(
+		ctx,
+		`
 		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at, withdrawn_at)
 		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs, :held, :hour, :recorded_at, :withdrawn_at)`,
-		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, touchingOf(s.Arrival), signsOf(s.Arrival), s.Held, s.Hour, log.BegunAt, log.Withdrawn})
+		sittingRow{
+			s.ID,
+			log.DogID,
+			dateColumn{s.On},
+			s.Note,
+			s.Minutes,
+			s.Calm,
+			s.Helper,
+			s.Ticks,
+			s.Smooth,
+			touchingOf(s.Arrival),
+			signsOf(s.Arrival),
+			s.Held,
+			s.Hour,
+			log.BegunAt,
+			log.Withdrawn,
+		},
+	)
 	if err != nil {
 		return err
 	}
@@ -246,7 +215,30 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		if r.Ground != nil {
 			second = *r.Ground
 		}
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item), r.Hand.Times, r.Hand.Spread, r.Hand.Milder})
+		records = append(
+			records,
+			recordRow{
+				s.ID,
+				codeColumn{r.Code},
+				r.Tool,
+				r.Reaction,
+				r.Blood,
+				i,
+				orNull(r.Item),
+				r.TookForce,
+				r.EndFace,
+				r.Colour,
+				r.Edged,
+				r.Ended,
+				r.Stop,
+				r.Assumed,
+				second.Tool,
+				orNull(second.Item),
+				r.Hand.Times,
+				r.Hand.Spread,
+				r.Hand.Milder,
+			},
+		)
 		for m, n := range map[bench.Measure]*measure.Number{
 			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
 			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
@@ -279,7 +271,12 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		VALUES (:sitting_id, :code, :measure, :mm, :by_means, :sd_mm)`, readings); err != nil {
 		return err
 	}
-	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm, face, second_pass) VALUES (:sitting_id, :code, :number, :mm, :face, :second_pass)`, cuts); err != nil {
+	if err := insertAll(
+		ctx,
+		tx,
+		`INSERT INTO cuts (sitting_id, code, number, mm, face, second_pass) VALUES (:sitting_id, :code, :number, :mm, :face, :second_pass)`,
+		cuts,
+	); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `

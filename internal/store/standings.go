@@ -53,7 +53,15 @@ type standingRow struct {
 const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on, due_why`
 
 func (r standingRow) standing() (DogStanding, error) {
-	s := DogStanding{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing, Why: r.Why}
+	s := DogStanding{
+		DogID:    r.DogID,
+		Revision: r.Revision,
+		Terms:    orEmpty(r.Terms),
+		Foremost: r.Foremost,
+		NameKey:  r.NameKey,
+		Standing: r.Standing,
+		Why:      r.Why,
+	}
 	if r.Feet != nil {
 		s.Fold, s.Feet, s.Stamp = *r.Fold, []byte(*r.Feet), orEmpty(r.Stamp)
 	}
@@ -71,7 +79,12 @@ func (r standingRow) standing() (DogStanding, error) {
 // Told is what is kept of every dog's sittings as lists show them, of those that were folded by these rules.
 func (s *Store) Told(ctx context.Context, fold int) ([][]byte, error) {
 	var all [][]byte
-	err := s.rows(ctx, &all, `SELECT body ->> '$.Told' FROM feet WHERE fold = ? AND body ->> '$.Told' IS NOT NULL`, fold)
+	err := s.rows(
+		ctx,
+		&all,
+		`SELECT body ->> '$.Told' FROM feet WHERE fold = ? AND body ->> '$.Told' IS NOT NULL`,
+		fold,
+	)
 	return all, err
 }
 
@@ -170,8 +183,19 @@ func (s *Store) KeepStandings(ctx context.Context, all []DogStanding, at time.Ti
 		defer keep.Close() //nolint:errcheck // closed with its transaction anyway
 		for _, one := range all {
 			err := mustTouch(keep.ExecContext(ctx, standingRow{
-				DogID: one.DogID, Revision: one.Revision, Fold: &one.Fold, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
-				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), Why: one.Why, At: instant(at)}))
+				DogID:    one.DogID,
+				Revision: one.Revision,
+				Fold:     &one.Fold,
+				Terms:    &one.Terms,
+				Foremost: one.Foremost,
+				Turn:     one.Turn.String(),
+				NameKey:  one.NameKey,
+				Standing: one.Standing,
+				Due:      orNull(string(one.Due)),
+				DueOn:    orNull(one.DueOn.String()),
+				Why:      one.Why,
+				At:       instant(at),
+			}))
 			if err == nil && one.Folded {
 				err = keepFeet(ctx, tx, one)
 			}
@@ -224,7 +248,14 @@ func (s *Store) SeenMoved(ctx context.Context) error {
 func (s *Store) KeepFeet(ctx context.Context, one DogStanding) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		var same bool
-		if err := tx.GetContext(ctx, &same, `SELECT revision = ? FROM standings WHERE dog_id = ?`, one.Revision, one.DogID); err != nil || !same {
+		if err := tx.GetContext(
+			ctx,
+			&same,
+			`SELECT revision = ? FROM standings WHERE dog_id = ?`,
+			one.Revision,
+			one.DogID,
+		); err != nil ||
+			!same {
 			return err
 		}
 		return keepFeet(ctx, tx, one)
@@ -232,7 +263,14 @@ func (s *Store) KeepFeet(ctx context.Context, one DogStanding) error {
 }
 
 func keepFeet(ctx context.Context, tx *sqlx.Tx, one DogStanding) error {
-	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body, stamp) VALUES (?, ?, ?, ?)`, one.DogID, one.Fold, string(one.Feet), uuid.NewString())
+	_, err := tx.ExecContext(
+		ctx,
+		`INSERT OR REPLACE INTO feet (dog_id, fold, body, stamp) VALUES (?, ?, ?, ?)`,
+		one.DogID,
+		one.Fold,
+		string(one.Feet),
+		uuid.NewString(),
+	)
 	return err
 }
 

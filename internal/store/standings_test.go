@@ -24,7 +24,13 @@ func settled(t *testing.T, s *Store, d Dog, on string, at time.Time) {
 	require.NoError(t, err)
 	one := all[d.ID]
 	one.Terms, one.Folded, one.Fold, one.Feet, one.NameKey = "terms", true, 1, []byte(`{}`), "moss"
-	one.Due, one.DueOn, one.Turn, one.Standing = []byte(`{"Reason":"because"}`), date.MustParse(on), date.MustParse(on), due.Later
+	one.Due, one.DueOn, one.Turn, one.Standing = []byte(
+		`{"Reason":"because"}`,
+	), date.MustParse(
+		on,
+	), date.MustParse(
+		on,
+	), due.Later
 	require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, at))
 }
 
@@ -48,7 +54,11 @@ func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
 	d, given := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	assert.True(t, stale(t, s), "a new dog")
-	l := Ladder{ID: uuid.New(), DogID: d.ID, Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-01")}}
+	l := Ladder{
+		ID:     uuid.New(),
+		DogID:  d.ID,
+		Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-01")},
+	}
 	try := Try{uuid.New(), ladder.Try{On: date.MustParse("2026-11-02"), Reaction: "calm"}}
 	now := time.Now()
 	for _, c := range []struct {
@@ -153,8 +163,17 @@ func TestAPlanAndItsRhythmAreKeptTogetherOrNotAtAll(t *testing.T) {
 func TestHolidaysWalksAndTheCalendarsAddressComeBack(t *testing.T) {
 	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	assert.ErrorIs(t, s.SetCalendarKey(ctx, "k"), ErrNotFound, "before the first start there is nobody to give it to")
-	given := Settings{Language: "en", Role: "groomer", LengthUnit: "mm", WeightUnit: "kg", Margin: 1, Workdays: date.EveryDay, Hand: "new", EndPoint: "full",
-		Holidays: []date.Span{{From: date.MustParse("2026-12-24"), To: date.MustParse("2027-01-02")}}}
+	given := Settings{
+		Language:   "en",
+		Role:       "groomer",
+		LengthUnit: "mm",
+		WeightUnit: "kg",
+		Margin:     1,
+		Workdays:   date.EveryDay,
+		Hand:       "new",
+		EndPoint:   "full",
+		Holidays:   []date.Span{{From: date.MustParse("2026-12-24"), To: date.MustParse("2027-01-02")}},
+	}
 	require.NoError(t, s.SaveSettings(ctx, given))
 	require.NoError(t, s.SetCalendarKey(ctx, "secret"))
 	given.Margin = 2
@@ -187,7 +206,13 @@ func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
 		all, err := s.Standings(ctx, []uuid.UUID{d.ID})
 		require.NoError(t, err)
 		one := all[d.ID]
-		one.Terms, one.Fold, one.Due, one.DueOn, one.Turn = "terms", rules, []byte(`{}`), date.MustParse(on), date.MustParse(on)
+		one.Terms, one.Fold, one.Due, one.DueOn, one.Turn = "terms", rules, []byte(
+			`{}`,
+		), date.MustParse(
+			on,
+		), date.MustParse(
+			on,
+		)
 		require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, now))
 		moved, err := s.MovedByRules(ctx)
 		require.NoError(t, err)
@@ -196,7 +221,11 @@ func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
 	assert.Empty(t, keep(2, "2026-12-05"), "the first date of a dog")
 	assert.Empty(t, keep(2, "2026-12-07"), "by something told")
 	assert.Empty(t, keep(3, "2026-12-07"), "better rules, and the same date")
-	assert.Equal(t, []Moved{{d.ID, d.Name, date.MustParse("2026-12-07"), date.MustParse("2026-12-02"), "", []byte(`{}`), d.Rhythm}}, keep(4, "2026-12-02"))
+	assert.Equal(
+		t,
+		[]Moved{{d.ID, d.Name, date.MustParse("2026-12-07"), date.MustParse("2026-12-02"), "", []byte(`{}`), d.Rhythm}},
+		keep(4, "2026-12-02"),
+	)
 	assert.Len(t, keep(4, "2026-12-03"), 1, "until it was seen")
 	require.NoError(t, s.SeenMoved(ctx))
 	assert.Empty(t, keep(4, "2026-12-03"))

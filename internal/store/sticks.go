@@ -56,7 +56,12 @@ func (r stickRow) stick() Stick {
 // Sticks are those that were measured, the latest first.
 func (s *Store) Sticks(ctx context.Context, most int) ([]Stick, error) {
 	var rows []stickRow
-	err := s.rows(ctx, &rows, `SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id LIMIT ?`, most)
+	err := s.rows(
+		ctx,
+		&rows,
+		`SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id LIMIT ?`,
+		most,
+	)
 	all := make([]Stick, len(rows))
 	for i, r := range rows {
 		all[i] = r.stick()
@@ -71,7 +76,11 @@ func (s *Store) AddStick(ctx context.Context, k Stick, at time.Time) error {
 	told.ToldAt, told.On = "", dateColumn{}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		return once(ctx, tx, told, func(stickRow) string { return "slices off a stick" }, func() error {
-			_, err := tx.NamedExecContext(ctx, `INSERT INTO sticks (id, on_date, meant_mm, slices, told_at) VALUES (:id, :on_date, :meant_mm, :slices, :told_at)`, row)
+			_, err := tx.NamedExecContext(
+				ctx,
+				`INSERT INTO sticks (id, on_date, meant_mm, slices, told_at) VALUES (:id, :on_date, :meant_mm, :slices, :told_at)`,
+				row,
+			)
 			return err
 		}, `SELECT id, '' AS on_date, meant_mm, slices, '' AS told_at FROM sticks WHERE id = ?`, k.ID)
 	})
@@ -79,5 +88,7 @@ func (s *Store) AddStick(ctx context.Context, k Stick, at time.Time) error {
 
 // WithdrawStick makes one count no more.
 func (s *Store) WithdrawStick(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.exec(ctx, `UPDATE sticks SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ?`, instant(at), id))
+	return mustTouch(
+		s.exec(ctx, `UPDATE sticks SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ?`, instant(at), id),
+	)
 }

@@ -92,9 +92,19 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	_, err := os.Stat(path)
 	switch missing := errors.Is(err, fs.ErrNotExist); {
 	case brokenOff(path):
-		return nil, Refused{path, "is not there: a restore was broken off just before it was done. Restore the backup once more"}
+		return nil, Refused{
+			path,
+			"is not there: a restore was broken off just before it was done. Restore the backup once more",
+		}
 	case (missing || notBegun(path)) && newestBackup(path) != "":
-		return nil, Refused{path, fmt.Sprintf("is not there or empty, and its backups are%s. To begin a new book, move %s away first", offer(path), backupsOf(path))}
+		return nil, Refused{
+			path,
+			fmt.Sprintf(
+				"is not there or empty, and its backups are%s. To begin a new book, move %s away first",
+				offer(path),
+				backupsOf(path),
+			),
+		}
 	case err != nil && (how.existing || !missing):
 		return nil, Refused{path, "is not there: name the file of a book"}
 	}
@@ -127,12 +137,24 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 
 // prepared is a book that this program holds.
 func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
-	db, err := sqlx.Open(keeping, dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + how.synchronous + ")"}))
+	db, err := sqlx.Open(
+		keeping,
+		dsn(
+			path,
+			[]string{
+				"busy_timeout(5000)",
+				"journal_mode(WAL)",
+				"foreign_keys(1)",
+				"synchronous(" + how.synchronous + ")",
+			},
+		),
+	)
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
-	s := &Store{db: db, file: file{path: path, mark: 1 + rand.Uint32N(math.MaxInt32-1)}, writing: make(chan struct{}, 1)}
+	mark := 1 + rand.Uint32N(math.MaxInt32-1) //nolint:gosec // tells files apart, and guards nothing
+	s := &Store{db: db, file: file{path: path, mark: mark}, writing: make(chan struct{}, 1)}
 	err = s.keys.read(path)
 	if err == nil {
 		err = s.marked(ctx, s.file.mark)

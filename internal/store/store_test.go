@@ -37,13 +37,28 @@ func opened(t *testing.T, path string) *Store {
 
 func aDog() Dog {
 	return Dog{ID: uuid.New(), Version: 1, Dog: dog.Dog{
-		Name: "Moss", Birth: dog.Birth{Date: date.MustParse("2022-02-28"), Estimated: true},
-		Weights:  []dog.Weight{{On: date.MustParse("2026-01-01"), Kg: 21}, {On: date.MustParse("2026-06-01"), Kg: 22.5}},
-		FootCoat: dog.LongCoat, Pavement: 7.5, Rhythm: rhythm.Weekly, Workdays: date.WeekdaysOf(time.Monday, time.Sunday),
-		WishedGap: 0.76, Nails: dog.StandardNails(),
+		Name:  "Moss",
+		Birth: dog.Birth{Date: date.MustParse("2022-02-28"), Estimated: true},
+		Weights: []dog.Weight{
+			{On: date.MustParse("2026-01-01"), Kg: 21},
+			{On: date.MustParse("2026-06-01"), Kg: 22.5},
+		},
+		FootCoat:  dog.LongCoat,
+		Pavement:  7.5,
+		Rhythm:    rhythm.Weekly,
+		Workdays:  date.WeekdaysOf(time.Monday, time.Sunday),
+		WishedGap: 0.76,
+		Nails:     dog.StandardNails(),
 		Handling: dog.Handling{
-			Order: dog.OwnOrder, OwnOrder: []nail.Paw{nail.RH, nail.LF, nail.LH, nail.RF}, Position: dog.OnSide, Helper: dog.Needed,
-			Muzzle: true, Sore: true, Noise: kit.NoiseAfraid, MostNails: of(5), MostMinutes: of(7.5),
+			Order:       dog.OwnOrder,
+			OwnOrder:    []nail.Paw{nail.RH, nail.LF, nail.LH, nail.RF},
+			Position:    dog.OnSide,
+			Helper:      dog.Needed,
+			Muzzle:      true,
+			Sore:        true,
+			Noise:       kit.NoiseAfraid,
+			MostNails:   of(5),
+			MostMinutes: of(7.5),
 		},
 	}}
 }
@@ -52,11 +67,32 @@ func of[T any](v T) *T { return &v }
 
 func aSitting() Sitting {
 	gap := measure.Paper.Number()
-	return Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
-		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "the blue mat"}, Records: []record.NailRecord{
-			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
-			{Code: nail.MustParse("LF3"), Tool: kit.LargePlier, Reaction: temper.Snapping, TookForce: true}, // in the order of the work, not of the nails
-		}}}
+	return Sitting{ID: uuid.New(), Sitting: record.Sitting{
+		On:   date.MustParse("2026-11-24"),
+		Note: "first",
+		Minutes: of(
+			9.5,
+		),
+		Calm:   of(4.0),
+		Helper: true,
+		Ticks:  []string{"styptic", "the blue mat"},
+		Records: []record.NailRecord{
+			{
+				Code:     nail.MustParse("RF3"),
+				GapAfter: &gap,
+				Cuts:     []float64{1, 0.5},
+				Tool:     kit.File,
+				Reaction: temper.Calm,
+				Blood:    true,
+			},
+			{
+				Code:      nail.MustParse("LF3"),
+				Tool:      kit.LargePlier,
+				Reaction:  temper.Snapping,
+				TookForce: true,
+			}, // in the order of the work, not of the nails
+		},
+	}}
 }
 
 // add tells a sitting as a whole.
@@ -107,7 +143,16 @@ func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "with a space & ü.db")
 	s := opened(t, path)
 	d, sitting := aDog(), aSitting()
-	settings := Settings{Language: "de", Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand, EndPoint: quick.Full}
+	settings := Settings{
+		Language:   "de",
+		Role:       "keeper",
+		LengthUnit: units.Inch,
+		WeightUnit: units.Pound,
+		Margin:     1.5,
+		Workdays:   date.EveryDay,
+		Hand:       kit.SomeHand,
+		EndPoint:   quick.Full,
+	}
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, add(s, d.ID, sitting, time.Now()))
 	require.NoError(t, s.SaveSettings(ctx, settings))

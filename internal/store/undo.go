@@ -13,8 +13,15 @@ import (
 
 // goneIn is where the book notes that something was taken away: table and column, by what it is.
 var goneIn = map[undo.What][2]string{
-	undo.Try: {"tries", "withdrawn_at"}, undo.Ladder: {"ladders", "ended_at"}, undo.QuickPlan: {"plans", "ended_at"},
-	undo.KitItem: {"kit_items", "removed_at"}, undo.Owner: {"owners", "removed_at"}, undo.Slices: {"sticks", "withdrawn_at"},
+	undo.Try:       {"tries", "withdrawn_at"},
+	undo.Ladder:    {"ladders", "ended_at"},
+	undo.QuickPlan: {"plans", "ended_at"},
+	undo.KitItem: {
+		"kit_items",
+		"removed_at",
+	},
+	undo.Owner:  {"owners", "removed_at"},
+	undo.Slices: {"sticks", "withdrawn_at"},
 }
 
 // which is the row that an id means, where it is not the row's own: of a plan it is the dog's, whose last comes back,
@@ -32,7 +39,14 @@ func (s *Store) GiveBack(ctx context.Context, what undo.What, id uuid.UUID, sinc
 		}
 		table, column := goneIn[what][0], goneIn[what][1]
 		row := cmp.Or(which[what], `id = ?1`)
-		return mustTouch(tx.ExecContext(ctx, `UPDATE `+table+` SET `+column+` = NULL WHERE `+row+` AND coalesce(`+column+`, ?2) >= ?2`, id, instant(since)))
+		return mustTouch(
+			tx.ExecContext(
+				ctx,
+				`UPDATE `+table+` SET `+column+` = NULL WHERE `+row+` AND coalesce(`+column+`, ?2) >= ?2`,
+				id,
+				instant(since),
+			),
+		)
 	})
 }
 

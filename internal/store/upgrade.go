@@ -95,7 +95,11 @@ func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID, da
 	if err != nil {
 		return err
 	}
-	if _, err := tx.ExecContext(ctx, `DELETE FROM stints WHERE sitting_id IN (SELECT id FROM sittings`+where+`)`, dogID); err != nil {
+	if _, err := tx.ExecContext(
+		ctx,
+		`DELETE FROM stints WHERE sitting_id IN (SELECT id FROM sittings`+where+`)`,
+		dogID,
+	); err != nil {
 		return err
 	}
 	var events []eventRow

@@ -69,7 +69,11 @@ func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
 	told.Records[1].Landmarks = []quick.Seen{{Mark: quick.Hook, Spare: 3, By: measure.Eye, SD: 1.5}}
 	require.NoError(t, add(s, d.ID, told, time.Now()))
 	look := WalkRound{ID: uuid.New(), WalkRound: record.WalkRound{On: told.On, Looks: []record.Look{
-		{Code: nail.MustParse("LF3"), Gap: number(measure.Gap, 0.76)}, {Code: nail.MustParse("LF4"), Length: number(measure.Length, 12)},
+		{
+			Code: nail.MustParse("LF3"),
+			Gap:  number(measure.Gap, 0.76),
+		},
+		{Code: nail.MustParse("LF4"), Length: number(measure.Length, 12)},
 	}}}
 	require.NoError(t, s.AddCheck(ctx, d, look, time.Now()))
 
@@ -101,7 +105,10 @@ func TestAnUpgradeThatWasBrokenOffIsFinished(t *testing.T) {
 	d, told := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, add(s, d.ID, told, time.Now()))
-	_, err = s.db.ExecContext(ctx, `INSERT INTO owed VALUES ('logs'), ('lists'); DELETE FROM cuts; DELETE FROM events; DELETE FROM logs`)
+	_, err = s.db.ExecContext(
+		ctx,
+		`INSERT INTO owed VALUES ('logs'), ('lists'); DELETE FROM cuts; DELETE FROM events; DELETE FROM logs`,
+	)
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 	_, err = Open(gone(t), path)

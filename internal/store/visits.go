@@ -115,7 +115,12 @@ const (
 
 // Visits returns those of some days, in their order.
 func (s *Store) Visits(ctx context.Context, from, until date.Date) ([]Visit, error) {
-	return s.visits(ctx, visits+` WHERE v.on_date BETWEEN ? AND ? ORDER BY v.on_date, v.start, v.id`, from.String(), until.String())
+	return s.visits(
+		ctx,
+		visits+` WHERE v.on_date BETWEEN ? AND ? ORDER BY v.on_date, v.start, v.id`,
+		from.String(),
+		until.String(),
+	)
 }
 
 // VisitsOf returns a dog's, the latest first.
@@ -125,7 +130,11 @@ func (s *Store) VisitsOf(ctx context.Context, dogID uuid.UUID) ([]Visit, error) 
 
 // VisitsOfOwner returns those of an owner's dogs, the latest first.
 func (s *Store) VisitsOfOwner(ctx context.Context, ownerID uuid.UUID) ([]Visit, error) {
-	return s.visits(ctx, visits+` WHERE v.dog_id IN (SELECT dog_id FROM owned WHERE owner_id = ?) ORDER BY v.on_date DESC, v.start DESC, v.id`, ownerID)
+	return s.visits(
+		ctx,
+		visits+` WHERE v.dog_id IN (SELECT dog_id FROM owned WHERE owner_id = ?) ORDER BY v.on_date DESC, v.start DESC, v.id`,
+		ownerID,
+	)
 }
 
 // Visit returns one; ErrNotFound when there is none.
@@ -152,8 +161,19 @@ func (s *Store) visits(ctx context.Context, text string, args ...any) ([]Visit, 
 			begun = moment(*r.Begun)
 		}
 		all[i] = Visit{
-			ID: r.ID, Dog: r.RoundDog, On: r.On.Date, Start: r.Start, Minutes: r.Minutes, State: r.State, Sequence: r.Sequence, Note: r.Note, OffBy: r.OffBy,
-			Changed: moment(r.ChangedAt), Sitting: r.Sitting, Begun: begun, Ended: r.Ended != nil && *r.Ended,
+			ID:       r.ID,
+			Dog:      r.RoundDog,
+			On:       r.On.Date,
+			Start:    r.Start,
+			Minutes:  r.Minutes,
+			State:    r.State,
+			Sequence: r.Sequence,
+			Note:     r.Note,
+			OffBy:    r.OffBy,
+			Changed:  moment(r.ChangedAt),
+			Sitting:  r.Sitting,
+			Begun:    begun,
+			Ended:    r.Ended != nil && *r.Ended,
 		}
 	}
 	return all, nil
@@ -170,7 +190,10 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 		}
 		if len(there) > 0 {
 			t := there[0]
-			if t.DogID == v.Dog.DogID && t.On.Date == v.On && t.Start == v.Start && t.Minutes == v.Minutes && t.State == v.State && t.Note == v.Note && t.OffBy == v.OffBy {
+			if t.DogID == v.Dog.DogID && t.On.Date == v.On && t.Start == v.Start && t.Minutes == v.Minutes &&
+				t.State == v.State &&
+				t.Note == v.Note &&
+				t.OffBy == v.OffBy {
 				return nil
 			}
 			if t.Sequence != v.Sequence || t.DogID != v.Dog.DogID {
@@ -185,16 +208,32 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 			return err
 		}
 		if v.State.Takes() { // it waits for that day no more
-			if _, err := tx.ExecContext(ctx, `DELETE FROM waiting WHERE dog_id = ? AND on_date = ?`, v.Dog.DogID, v.On.String()); err != nil {
+			if _, err := tx.ExecContext(
+				ctx,
+				`DELETE FROM waiting WHERE dog_id = ? AND on_date = ?`,
+				v.Dog.DogID,
+				v.On.String(),
+			); err != nil {
 				return err
 			}
 		}
-		return mustTouch(tx.ExecContext(ctx, `
+		return mustTouch(tx.ExecContext(
+			ctx,
+			`
 			INSERT INTO visits (id, dog_id, on_date, start, minutes, state, sequence, changed_at, note, off_by)
 			SELECT ?1, id, ?3, ?4, ?5, ?6, 0, ?7, ?8, ?9 FROM dogs WHERE id = ?2
 			ON CONFLICT (id) DO UPDATE SET on_date = excluded.on_date, start = excluded.start, minutes = excluded.minutes,
 				state = excluded.state, sequence = sequence + 1, changed_at = excluded.changed_at, note = excluded.note, off_by = excluded.off_by`,
-			v.ID, v.Dog.DogID, v.On.String(), int(v.Start), v.Minutes, string(v.State), instant(at), v.Note, string(v.OffBy)))
+			v.ID,
+			v.Dog.DogID,
+			v.On.String(),
+			int(v.Start),
+			v.Minutes,
+			string(v.State),
+			instant(at),
+			v.Note,
+			string(v.OffBy),
+		))
 	})
 }
 
@@ -223,7 +262,8 @@ func (s *Store) RoundDogOf(ctx context.Context, dogID uuid.UUID) (RoundDog, erro
 	return rows[0], nil
 }
 
-// FindRoundDogs returns dogs whose name, or whose owner's, holds some letters, those whose own name begins with them first.
+// FindRoundDogs returns dogs whose name, or whose owner's, holds some letters, those whose own name begins with them
+// first.
 func (s *Store) FindRoundDogs(ctx context.Context, text string, most int) ([]RoundDog, error) {
 	var rows []RoundDog
 	err := s.rows(ctx, &rows, `SELECT `+roundDog+` FROM dogs`+ofDogs+`
@@ -243,7 +283,13 @@ func (s *Store) NotNow(ctx context.Context, dogID uuid.UUID, until date.Date) er
 func (s *Store) KeepAsks(ctx context.Context, asks map[uuid.UUID][]byte, revisions map[uuid.UUID]int) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		for id, one := range asks {
-			if _, err := tx.ExecContext(ctx, `UPDATE standings SET visit = ? WHERE dog_id = ? AND revision = ? AND terms IS NOT NULL`, string(one), id, revisions[id]); err != nil {
+			if _, err := tx.ExecContext(
+				ctx,
+				`UPDATE standings SET visit = ? WHERE dog_id = ? AND revision = ? AND terms IS NOT NULL`,
+				string(one),
+				id,
+				revisions[id],
+			); err != nil {
 				return err
 			}
 		}

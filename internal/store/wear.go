@@ -32,8 +32,13 @@ type groundColumns struct {
 
 func stintRowOf(sitting uuid.UUID, t kit.Stint, g quick.Ground) stintRow {
 	row := stintRow{
-		SittingID: sitting, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed),
-		On: dateColumn{t.On}, groundColumns: groundColumns(g),
+		SittingID:     sitting,
+		Item:          t.Item,
+		Cuts:          int(t.Cuts),
+		Seconds:       int(math.Round(60 * t.Minutes)),
+		Untimed:       int(t.Untimed),
+		On:            dateColumn{t.On},
+		groundColumns: groundColumns(g),
 	}
 	if t.TookForce {
 		row.TookForce = 1
@@ -43,8 +48,15 @@ func stintRowOf(sitting uuid.UUID, t kit.Stint, g quick.Ground) stintRow {
 
 func (r stintRow) stint() kit.Stint {
 	return kit.Stint{
-		Moment: kit.Moment{On: r.On.Date, At: moment(r.RecordedAt)}, Item: r.Item, Cuts: float64(r.Cuts), Minutes: float64(r.Seconds) / 60,
-		Untimed: float64(r.Untimed), TookForce: r.TookForce > 0,
+		Moment: kit.Moment{
+			On: r.On.Date,
+			At: moment(r.RecordedAt),
+		},
+		Item:      r.Item,
+		Cuts:      float64(r.Cuts),
+		Minutes:   float64(r.Seconds) / 60,
+		Untimed:   float64(r.Untimed),
+		TookForce: r.TookForce > 0,
 	}
 }
 
@@ -62,8 +74,8 @@ func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight, :ground_sum)`, rows)
 }
 
-// wear adds up anew what each piece bore on some days, at the sittings that count: kept so that a tap need not go through
-// years of sittings. What a sitting asked of a piece, and how stints and touches are added, the core says.
+// wear adds up anew what each piece bore on some days, at the sittings that count: kept so that a tap need not go
+// through years of sittings. What a sitting asked of a piece, and how stints and touches are added, the core says.
 func (s *Store) wear(ctx context.Context, tx *sqlx.Tx, days ...dateColumn) error {
 	for _, on := range days {
 		var rows []stintRow
@@ -75,7 +87,11 @@ func (s *Store) wear(ctx context.Context, tx *sqlx.Tx, days ...dateColumn) error
 		var day []stintRow
 		for _, r := range rows {
 			if last := len(day) - 1; last >= 0 && day[last].Item == r.Item {
-				day[last] = stintRowOf(uuid.Nil, day[last].stint().And(r.stint()), quick.Ground(day[last].groundColumns).Join(quick.Ground(r.groundColumns)))
+				day[last] = stintRowOf(
+					uuid.Nil,
+					day[last].stint().And(r.stint()),
+					quick.Ground(day[last].groundColumns).Join(quick.Ground(r.groundColumns)),
+				)
 				continue
 			}
 			day = append(day, r)

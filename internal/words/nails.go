@@ -43,7 +43,15 @@ func (w Words) nail(code string) string {
 	if len(code) < 3 {
 		return code
 	}
-	return w.Say(say.Of(oneNail, say.Args{"paw": say.Name(w.own("words.paw_" + say.Key(code[:2]))), "toe": say.Name(w.own("words.toe_" + say.Key(code[2:])))}))
+	return w.Say(
+		say.Of(
+			oneNail,
+			say.Args{
+				"paw": say.Name(w.own("words.paw_" + say.Key(code[:2]))),
+				"toe": say.Name(w.own("words.toe_" + say.Key(code[2:]))),
+			},
+		),
+	)
 }
 
 // paws names paws by code, or in words.

@@ -52,9 +52,9 @@ func texts(t *testing.T, language string) (all []string) {
 	return all
 }
 
-// German reads as easily as English does: Flesch's formula for it (Amstad 1978, Wie verständlich sind unsere Zeitungen?):
-// 180 less the words of a sentence, less 58.5 times the syllables of a word; 60 to 70 is plain. docs/words.md says how
-// easily.
+// German reads as easily as English does: Flesch's formula for it (Amstad 1978, Wie verständlich sind unsere
+// Zeitungen?): 180 less the words of a sentence, less 58.5 times the syllables of a word; 60 to 70 is plain.
+// docs/words.md says how easily.
 func TestGermanSpeaksPlainly(t *testing.T) {
 	sentences, words, sounds := 0, 0, 0
 	for _, text := range texts(t, "de") {

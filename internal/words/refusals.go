@@ -30,8 +30,8 @@ func (w Words) Refused(f fault.Fields) string {
 	return strings.Join(lines, "; ")
 }
 
-// Field is what is asked for, as people say it: nails[2].gap_mm is the gap to the floor. Empty where nobody asks for it in
-// a form.
+// Field is what is asked for, as people say it: nails[2].gap_mm is the gap to the floor. Empty where nobody asks for it
+// in a form.
 func (w Words) Field(name string) string {
 	last := name[strings.LastIndex(name, ".")+1:]
 	key := "field." + say.Key(strings.TrimRight(last, "[]0123456789"))

@@ -67,7 +67,13 @@ type Words struct {
 
 // In speaks the first of these languages that there is, as browsers name them, and shows lengths and weights so.
 func In(u Units, languages ...string) Words {
-	return Words{Language(languages...), i18n.NewLocalizer(bundle, languages...), u.Length.Display(), u.Weight.Display(), u.Codes}
+	return Words{
+		Language(languages...),
+		i18n.NewLocalizer(bundle, languages...),
+		u.Length.Display(),
+		u.Weight.Display(),
+		u.Codes,
+	}
 }
 
 // Language is the one of these that there is words for, by its short name: en, de.
@@ -235,7 +241,9 @@ func (w Words) list(names []string) string {
 	case n <= 3:
 		return strings.Join(names[:n-1], ", ") + w.own(listAnd) + names[n-1]
 	default:
-		return w.Say(say.Of(listMore, say.Args{"first": say.Name(names[0] + ", " + names[1]), "more": say.Whole(n - 2)}))
+		return w.Say(
+			say.Of(listMore, say.Args{"first": say.Name(names[0] + ", " + names[1]), "more": say.Whole(n - 2)}),
+		)
 	}
 }
 
@@ -245,7 +253,14 @@ func (w Words) day(form say.Key, day time.Time) string {
 	}
 	weekday, month := int(day.Weekday()), int(day.Month())
 	return w.Say(say.Of(form, say.Args{
-		"weekday": name("weekday", weekday), "weekday_short": name("weekday_short", weekday), "day": say.Whole(day.Day()),
-		"month": name("month", month), "month_short": name("month_short", month), "year": say.Whole(day.Year()),
+		"weekday": name(
+			"weekday",
+			weekday,
+		),
+		"weekday_short": name("weekday_short", weekday),
+		"day":           say.Whole(day.Day()),
+		"month":         name("month", month),
+		"month_short":   name("month_short", month),
+		"year":          say.Whole(day.Year()),
 	}))
 }

@@ -167,7 +167,13 @@ func ofPages(t *testing.T) (keys []string) {
 		for _, asked := range regexp.MustCompile(`\.T "(\w+)"`).FindAllSubmatch(page, -1) {
 			keys = append(keys, "access.page_"+string(asked[1]))
 		}
-		assert.NotRegexp(t, `>[^<{]*\pL{3,} \pL{2,}`, string(regexp.MustCompile(`<code>.*?</code>`).ReplaceAll(page, nil)), "%s: its texts stand in the catalogues", file)
+		assert.NotRegexp(
+			t,
+			`>[^<{]*\pL{3,} \pL{2,}`,
+			string(regexp.MustCompile(`<code>.*?</code>`).ReplaceAll(page, nil)),
+			"%s: its texts stand in the catalogues",
+			file,
+		)
 	}
 	return keys
 }
@@ -175,7 +181,9 @@ func ofPages(t *testing.T) (keys []string) {
 // Every sentence of the core has its text in every catalogue, with the same names in it, and no catalogue has another.
 func TestEverySentenceHasItsText(t *testing.T) {
 	want := keys(t)
-	room := practice.Room{Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) }}
+	room := practice.Room{
+		Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) },
+	}
 	var scenes []practice.Scene
 	for _, d := range practice.Drills() {
 		scenes = append(scenes, room.Moments(d, 1)...)
@@ -236,10 +244,23 @@ func TestEverySentenceHasItsText(t *testing.T) {
 var millimetres = words.Units{Length: units.Millimetre, Weight: units.Kilogram}
 
 func TestSentencesStandInTheUsersUnits(t *testing.T) {
-	l := hand.Learnt{Meant: 1, Times: estimate.Estimate{Value: 1.3, Low: 1.2, High: 1.4}, Spread: estimate.Estimate{Value: 0.2}, Usual: 0.266}
+	l := hand.Learnt{
+		Meant:  1,
+		Times:  estimate.Estimate{Value: 1.3, Low: 1.2, High: 1.4},
+		Spread: estimate.Estimate{Value: 0.2},
+		Usual:  0.266,
+	}
 	lines := l.Says()
 	assert.Equal(t, []say.Key{hand.Thicker, hand.Evener}, []say.Key{lines[0].Key, lines[1].Key})
-	assert.Equal(t, "Where you mean 1.0 mm you cut about 1.3 mm (1.2 to 1.4). Plans now ask for thinner cuts.", words.In(millimetres, "en").Say(lines[0]))
-	assert.Equal(t, "Where you mean 0.039 in you cut about 0.051 in (0.047 to 0.055). Plans now ask for thinner cuts.", words.In(words.Units{Length: units.Inch}, "en").Say(lines[0]))
+	assert.Equal(
+		t,
+		"Where you mean 1.0 mm you cut about 1.3 mm (1.2 to 1.4). Plans now ask for thinner cuts.",
+		words.In(millimetres, "en").Say(lines[0]),
+	)
+	assert.Equal(
+		t,
+		"Where you mean 0.039 in you cut about 0.051 in (0.047 to 0.055). Plans now ask for thinner cuts.",
+		words.In(words.Units{Length: units.Inch}, "en").Say(lines[0]),
+	)
 	assert.Equal(t, "nothing.there", words.In(millimetres).Say(say.Line{Key: "nothing.there"}))
 }

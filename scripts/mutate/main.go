@@ -1,6 +1,6 @@
-// Mutate changes the core in small ways, one at a time, and tells which changes no test notices: a comparison turned, a sum
-// made a difference, an "and" made an "or", a number moved. It changes no file: the compiler is given the changed one in
-// place of the kept one (go test -overlay).
+// Mutate changes the core in small ways, one at a time, and tells which changes no test notices: a comparison turned, a
+// sum made a difference, an "and" made an "or", a number moved. It changes no file: the compiler is given the changed
+// one in place of the kept one (go test -overlay).
 //
 //	go run ./scripts/mutate -n 12 ./internal/core/quick ./internal/core/due
 package main
@@ -25,8 +25,18 @@ import (
 
 // turned is what each sign becomes.
 var turned = map[token.Token]token.Token{
-	token.LSS: token.GEQ, token.GEQ: token.LSS, token.GTR: token.LEQ, token.LEQ: token.GTR, token.EQL: token.NEQ, token.NEQ: token.EQL,
-	token.ADD: token.SUB, token.SUB: token.ADD, token.MUL: token.QUO, token.QUO: token.MUL, token.LAND: token.LOR, token.LOR: token.LAND,
+	token.LSS:  token.GEQ,
+	token.GEQ:  token.LSS,
+	token.GTR:  token.LEQ,
+	token.LEQ:  token.GTR,
+	token.EQL:  token.NEQ,
+	token.NEQ:  token.EQL,
+	token.ADD:  token.SUB,
+	token.SUB:  token.ADD,
+	token.MUL:  token.QUO,
+	token.QUO:  token.MUL,
+	token.LAND: token.LOR,
+	token.LOR:  token.LAND,
 }
 
 // change is one place of a file and what stands there then.
@@ -40,7 +50,11 @@ type change struct {
 func main() {
 	each := flag.Int("n", 12, "changes of each package, drawn by chance")
 	seed := flag.Uint64("seed", 1, "of that chance")
-	within := flag.Duration("within", time.Minute, "that a package's tests may take: a change that makes them hang is noticed")
+	within := flag.Duration(
+		"within",
+		time.Minute,
+		"that a package's tests may take: a change that makes them hang is noticed",
+	)
 	flag.Parse()
 	survived, tried := 0, 0
 	for _, dir := range flag.Args() {
@@ -49,7 +63,7 @@ func main() {
 			fmt.Fprintln(os.Stderr, err)
 			os.Exit(1)
 		}
-		r := rand.New(rand.NewPCG(*seed, uint64(len(all)))) //nolint:gosec // not for secrets
+		r := rand.New(rand.NewPCG(*seed, uint64(len(all))))
 		r.Shuffle(len(all), func(i, k int) { all[i], all[k] = all[k], all[i] })
 		lived, done := 0, 0
 		for _, c := range all[:min(len(all), *each)] {
@@ -77,7 +91,8 @@ func changes(dir string) (all []change, err error) {
 		return nil, err
 	}
 	for _, file := range files {
-		if strings.HasSuffix(file, "_test.go") || strings.HasSuffix(file, ".gen.go") || strings.HasSuffix(file, "says.go") {
+		if strings.HasSuffix(file, "_test.go") || strings.HasSuffix(file, ".gen.go") ||
+			strings.HasSuffix(file, "says.go") {
 			continue
 		}
 		set := token.NewFileSet()
@@ -94,7 +109,10 @@ func changes(dir string) (all []change, err error) {
 			b.Op = turned[was]
 			var text bytes.Buffer
 			if format.Node(&text, set, tree) == nil {
-				all = append(all, change{file, set.Position(b.OpPos).Line, fmt.Sprintf("%s became %s", was, b.Op), text.Bytes()})
+				all = append(
+					all,
+					change{file, set.Position(b.OpPos).Line, fmt.Sprintf("%s became %s", was, b.Op), text.Bytes()},
+				)
 			}
 			b.Op = was
 			return true
@@ -118,6 +136,9 @@ func (c change) tested(dir string, within time.Duration) (noticed, compiles bool
 	}
 	ctx, cancel := context.WithTimeout(context.Background(), within)
 	defer cancel()
-	out, err := exec.CommandContext(ctx, "go", "test", "-short", "-vet=off", "-overlay", overlay, "./"+filepath.Clean(dir)).CombinedOutput() //nolint:gosec // our own arguments
+	//nolint:gosec // our own arguments
+	out, err := exec.CommandContext(ctx, "go", "test", "-short", "-vet=off", "-overlay", overlay, "./"+filepath.Clean(dir)).
+		CombinedOutput()
+
 	return err != nil, !bytes.Contains(out, []byte("[build failed]"))
 }

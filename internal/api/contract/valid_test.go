@@ -8,8 +8,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// The contract is one by the OpenAPI specification: no field that is none, such as the rest of a description that a comma
-// cut, no reference to nothing, examples that fit; and every operation is sorted under a subject.
+// The contract is one by the OpenAPI specification: no field that is none, such as the rest of a description that a
+// comma cut, no reference to nothing, examples that fit; and every operation is sorted under a subject.
 func TestTheContractIsValid(t *testing.T) {
 	loader := openapi3.NewLoader()
 	doc, err := loader.LoadFromFile("../../../openapi.yaml")

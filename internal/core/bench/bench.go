@@ -87,7 +87,12 @@ func Of(q sitting.Question, s Progress, touch float64) Bench {
 	}
 	for _, code := range order {
 		i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
-		one := WorkedNail{Plan: q.Nails[i], Work: NailState{Code: code}, Today: today[code], Length: q.Nails[i].Length.Value}
+		one := WorkedNail{
+			Plan:   q.Nails[i],
+			Work:   NailState{Code: code},
+			Today:  today[code],
+			Length: q.Nails[i].Length.Value,
+		}
 		if n := s.Nail(code); n != nil {
 			one.Work = *n
 		}
@@ -108,7 +113,8 @@ func Of(q sitting.Question, s Progress, touch float64) Bench {
 		if !one.Known || q.Hand == kit.NewHand || q.Feet.Quicked() {
 			one.Pace = Steps
 		}
-		if one.Verdict = now[i].Verdict; told || one.Verdict.Kind == "" || b.Hand != q.Terms.Hand { // asked of it just so already
+		if one.Verdict = now[i].Verdict; told || one.Verdict.Kind == "" ||
+			b.Hand != q.Terms.Hand { // asked of it just so already
 			one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
 		}
 		b.Nails = append(b.Nails, one)
@@ -119,7 +125,11 @@ func Of(q sitting.Question, s Progress, touch float64) Bench {
 // next is the verdict on a nail now.
 func (n WorkedNail) next(c verdict.Case, margin float64, t verdict.Terms) verdict.Verdict {
 	stop := func(because say.Line) verdict.Verdict {
-		return verdict.Verdict{Kind: verdict.Leave, Why: because, Step: verdict.Step{Action: verdict.Stop, Eye: true, Because: because}}
+		return verdict.Verdict{
+			Kind: verdict.Leave,
+			Why:  because,
+			Step: verdict.Step{Action: verdict.Stop, Eye: true, Because: because},
+		}
 	}
 	switch {
 	case n.Work.Skipped:

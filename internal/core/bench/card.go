@@ -126,7 +126,10 @@ func byPaw(count map[nail.Paw]int) say.Lines {
 	var parts say.Lines
 	for _, paw := range nail.Paws() {
 		if n := count[paw]; n > 0 {
-			parts = append(parts, say.Of(cardNails, say.Args{"n": say.Count(n), "paw": say.Of("card.paw_" + say.Key(paw.String()))}))
+			parts = append(
+				parts,
+				say.Of(cardNails, say.Args{"n": say.Count(n), "paw": say.Of("card.paw_" + say.Key(paw.String()))}),
+			)
 		}
 	}
 	return parts

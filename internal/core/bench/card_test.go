@@ -21,8 +21,18 @@ func TestTheCardIsInAnOwnersWords(t *testing.T) {
 	s := Progress{Nails: []NailState{one("LF3", temper.Calm, false), one("LF4", temper.Pulling, true)}}
 	on := date.MustParse("2026-11-24")
 	left := []nail.Code{nail.MustParse("RH2"), nail.MustParse("RH3")}
-	c := s.CardOf("Fig", on, left, 1, ladder.Training{ladder.Progress{Ladder: ladder.Ladder{Kind: ladder.Grinder, Started: on}}})
-	assert.Equal(t, "Tuesday 24 November 2026: 2 nails trimmed. 2 nails for another day: 2 nails of the right hind paw.", wordstest.Of(c.Done))
+	c := s.CardOf(
+		"Fig",
+		on,
+		left,
+		1,
+		ladder.Training{ladder.Progress{Ladder: ladder.Ladder{Kind: ladder.Grinder, Started: on}}},
+	)
+	assert.Equal(
+		t,
+		"Tuesday 24 November 2026: 2 nails trimmed. 2 nails for another day: 2 nails of the right hind paw.",
+		wordstest.Of(c.Done),
+	)
 	assert.Contains(t, wordstest.Of(c.Bled), "one nail of the left front paw")
 	assert.Contains(t, wordstest.Of(c.How), "Fig pulled its paws away")
 	assert.Contains(t, wordstest.Of(c.Home[0]), "Practise a little each day")

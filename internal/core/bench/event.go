@@ -177,7 +177,21 @@ func (g gone) counts(e Event) bool { return g[e.ID] || g[e.Of] || g[e.Press] }
 
 func (e Event) needsNail() bool {
 	switch e.Kind {
-	case Measured, Seen, Cut, Touched, Edged, Coloured, Unclear, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done:
+	case Measured,
+		Seen,
+		Cut,
+		Touched,
+		Edged,
+		Coloured,
+		Unclear,
+		Showed,
+		Forced,
+		Bled,
+		Stopped,
+		Bleeding,
+		Reacted,
+		Skipped,
+		Done:
 		return true
 	default:
 		return false
@@ -195,7 +209,11 @@ func (l Log) Check() fault.Fields {
 		f.Range(at+".mm", e.MM, 0, mostMeasure, fault.MM)
 		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, fault.MM)
 		if !date.Of(e.At.UTC()).Believed() {
-			f.Add(at+".at", e.At, say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}))
+			f.Add(
+				at+".at",
+				e.At,
+				say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}),
+			)
 		}
 		if e.Held != "" && !slices.Contains(dog.Positions(), e.Held) {
 			f.Add(at+".held", e.Held, say.Of(mustBeAWayTo))

@@ -160,7 +160,10 @@ func (s *Progress) take(e Event) {
 	}
 	n := s.Nail(*e.Nail)
 	if n == nil {
-		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Measures: map[Measure]measure.Number{}})
+		s.Nails = append(
+			s.Nails,
+			NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Measures: map[Measure]measure.Number{}},
+		)
 		n = &s.Nails[len(s.Nails)-1]
 	}
 	if n.take(e, s); e.Kind != Reacted {
@@ -225,7 +228,16 @@ func (n *NailState) take(e Event, s *Progress) {
 
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
 func (s Progress) Sitting(on date.Date) record.Sitting {
-	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival}
+	out := record.Sitting{
+		On:      on,
+		Note:    s.Note,
+		Helper:  s.Helper,
+		Ticks:   s.Ticks,
+		Smooth:  s.Smooth,
+		Held:    s.Held,
+		Hour:    s.Hour,
+		Arrival: s.Arrival,
+	}
 	switch took := s.End.Sub(s.Start); {
 	case s.Minutes != nil || s.Calm != nil:
 		out.Minutes, out.Calm = s.Minutes, s.Calm
@@ -254,9 +266,19 @@ func (n NailState) Off() float64 { return n.record().Removed() }
 // record is what was done to the nail as the lists read it.
 func (n NailState) record() record.NailRecord {
 	r := record.NailRecord{
-		Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood, Colour: n.Colour, Edged: n.Edged,
-		LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
-		GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
+		Code:         n.Code,
+		Tool:         n.Tool,
+		Item:         n.Item,
+		TookForce:    n.Forced,
+		Reaction:     n.Reaction,
+		Blood:        n.Blood,
+		Colour:       n.Colour,
+		Edged:        n.Edged,
+		LengthBefore: n.measure(LengthBefore),
+		LengthAfter:  n.measure(LengthAfter),
+		GapBefore:    n.measure(GapBefore),
+		GapAfter:     n.measure(GapAfter),
+		SpareLeft:    n.measure(SpareLeft),
 	}
 	r.Landmarks = n.Landmarks
 	if n.Second != "" {

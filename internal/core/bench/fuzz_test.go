@@ -10,8 +10,8 @@ import (
 )
 
 // Whatever events are told in whatever order: each is taken or refused, the log comes to the same when it is folded as
-// when it was told, telling it twice changes nothing, and nothing breaks. `go test -fuzz FuzzEvents ./internal/core/bench`
-// looks for what does.
+// when it was told, telling it twice changes nothing, and nothing breaks. `go test -fuzz FuzzEvents
+// ./internal/core/bench` looks for what does.
 func FuzzEvents(f *testing.F) {
 	for _, seed := range []string{
 		`[{"id":"a","kind":"started","tool":"small_plier"},{"id":"b","kind":"cut","nail":"LF3","mm":1},{"id":"c","kind":"face","nail":"LF3","of":"b","face":"white"},{"id":"d","kind":"undone","of":"b"},{"id":"e","kind":"ended","minutes":3}]`,

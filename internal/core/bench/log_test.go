@@ -93,8 +93,17 @@ func TestALogComesToASitting(t *testing.T) {
 	assert.Equal(t, record.Sitting{
 		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
 		Records: []record.NailRecord{
-			{Code: *of("LH3"), LengthBefore: read(measure.Length, 13), Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
-				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}, Tool: kit.LargePlier},
+			{
+				Code:         *of("LH3"),
+				LengthBefore: read(measure.Length, 13),
+				Cuts:         []float64{1},
+				EndFace:      quick.Grey,
+				Faces:        []quick.Face{quick.Grey},
+				Landmarks: []quick.Seen{
+					{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD},
+				},
+				Tool: kit.LargePlier,
+			},
 			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
 			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band"},
 		},
@@ -194,10 +203,17 @@ func TestReplayEqualsLive(t *testing.T) {
 		for range rapid.IntRange(0, 30).Draw(t, "events") {
 			code := of(rapid.SampledFrom([]string{"LH3", "LF1", "RF4", "LH1"}).Draw(t, "nail"))
 			e := b.next(Event{
-				Kind: rapid.SampledFrom([]Kind{Took, Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done, Noted, Ended, Undone}).Draw(t, "kind"),
-				Nail: code, MM: rapid.Float64Range(0, 3).Draw(t, "mm"), Measure: LengthBefore, Landmark: quick.Hook,
-				Face: rapid.SampledFrom(quick.Faces(nail.Dark)).Draw(t, "face"), Of: fmt.Sprint(rapid.IntRange(0, 30).Draw(t, "of")),
-				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), Tool: kit.File,
+				Kind: rapid.SampledFrom([]Kind{Took, Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done, Noted, Ended, Undone}).
+					Draw(t, "kind"),
+				Nail:     code,
+				MM:       rapid.Float64Range(0, 3).Draw(t, "mm"),
+				Measure:  LengthBefore,
+				Landmark: quick.Hook,
+				Face: rapid.SampledFrom(quick.Faces(nail.Dark)).
+					Draw(t, "face"),
+				Of:       fmt.Sprint(rapid.IntRange(0, 30).Draw(t, "of")),
+				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"),
+				Tool:     kit.File,
 			})
 			log, added, err := b.added(b.log, e)
 			if err != nil {
@@ -234,7 +250,11 @@ func TestBloodWithoutACutIsKept(t *testing.T) {
 func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		q := questionOf(feet.FeetAfter(moss(), nil), nil)
-		s := record.Sitting{On: today, Note: rapid.StringN(0, 9, -1).Draw(t, "note"), Helper: rapid.Bool().Draw(t, "helper")}
+		s := record.Sitting{
+			On:     today,
+			Note:   rapid.StringN(0, 9, -1).Draw(t, "note"),
+			Helper: rapid.Bool().Draw(t, "helper"),
+		}
 		some := func(label string, low, high float64) *float64 {
 			if v := rapid.Float64Range(low, high).Draw(t, label); rapid.Bool().Draw(t, "told") {
 				return &v
@@ -254,10 +274,17 @@ func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 		}
 		for _, n := range q.Dog.Nails[:rapid.IntRange(1, 18).Draw(t, "nails")] {
 			r := record.NailRecord{
-				Code: n.Code, LengthBefore: number("before", measure.Length, 20, 30), LengthAfter: number("after", measure.Length, 1, 9),
-				GapAfter: number("gap", measure.Gap, 0, 3), SpareLeft: number("spare", measure.Quick, 0, 3),
-				Tool: rapid.SampledFrom(kit.Tools()).Draw(t, "tool"), Item: rapid.SampledFrom([]string{"", "band"}).Draw(t, "item"),
-				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), TookForce: rapid.Bool().Draw(t, "force"),
+				Code:         n.Code,
+				LengthBefore: number("before", measure.Length, 20, 30),
+				LengthAfter:  number("after", measure.Length, 1, 9),
+				GapAfter:     number("gap", measure.Gap, 0, 3),
+				SpareLeft:    number("spare", measure.Quick, 0, 3),
+				Tool: rapid.SampledFrom(kit.Tools()).
+					Draw(t, "tool"),
+				Item: rapid.SampledFrom([]string{"", "band"}).Draw(t, "item"),
+				Reaction: rapid.SampledFrom(temper.Reactions()).
+					Draw(t, "reaction"),
+				TookForce: rapid.Bool().Draw(t, "force"),
 			}
 			for range rapid.IntRange(0, 3).Draw(t, "cuts") {
 				r.Cuts = append(r.Cuts, rapid.Float64Range(0.1, 2).Draw(t, "mm"))
@@ -325,7 +352,14 @@ func TestTheArrivalIsToldOnceAndFirst(t *testing.T) {
 
 // What was not told as sure is not, and only the nails that were cut are praised.
 func TestOnlyWhatWasToldCounts(t *testing.T) {
-	r := record.NailRecord{Code: *of("LF3"), LengthBefore: read(measure.Length, 12), Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
+	r := record.NailRecord{
+		Code:         *of("LF3"),
+		LengthBefore: read(measure.Length, 12),
+		Landmarks:    []quick.Seen{{Mark: quick.Groove, Spare: 3}},
+		Cuts:         []float64{0.5},
+		Tool:         kit.LargePlier,
+		Reaction:     temper.Calm,
+	}
 	for _, sure := range []bool{false, true} {
 		r.Sure = sure
 		said := 0
@@ -359,7 +393,14 @@ func moss() dog.Dog {
 
 func questionOf(f feet.Feet, change func(*sitting.Question)) sitting.Question {
 	terms := outlook.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Most: 2}}
-	q := sitting.Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: outlook.Plan(f, today, terms), Hand: kit.PractisedHand}
+	q := sitting.Question{
+		Today: today,
+		Dog:   f.Dog,
+		Feet:  f,
+		Terms: terms,
+		Nails: outlook.Plan(f, today, terms),
+		Hand:  kit.PractisedHand,
+	}
 	if change != nil {
 		change(&q)
 	}

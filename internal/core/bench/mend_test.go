@@ -26,7 +26,16 @@ func known() sitting.Question {
 	d.Entered = today.AddDays(-28)
 	s := record.Sitting{On: today.AddDays(-14)}
 	for _, n := range d.Nails {
-		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: read(measure.Length, 12), Tool: kit.LargePlier})
+		s.Records = append(
+			s.Records,
+			record.NailRecord{
+				Code:        n.Code,
+				Cuts:        []float64{0.5, 0.5},
+				EndFace:     quick.DarkCentre,
+				LengthAfter: read(measure.Length, 12),
+				Tool:        kit.LargePlier,
+			},
+		)
 	}
 	return questionOf(feet.FeetAfter(d, []record.Sitting{s}), nil)
 }
@@ -60,7 +69,11 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	left := Event{Kind: Measured, Measure: SpareLeft, Nail: of("LF3"), MM: 20}
 	assert.Contains(t, wordstest.Of(now.Doubt(left)), "longer than this nail")
 	assert.Contains(t, b.refused(Event{Kind: Seen, Nail: of("LF3"), MM: 3.5}), "must name a landmark")
-	assert.Contains(t, b.refused(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75}), "Was a point forgotten?")
+	assert.Contains(
+		t,
+		b.refused(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75}),
+		"Was a point forgotten?",
+	)
 	b.tell(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75, Sure: true})
 }
 
@@ -88,7 +101,12 @@ func TestAPinkishFaceIsTakenOfANailOfUnknownColour(t *testing.T) {
 	b.tell(Event{Kind: Showed, Nail: of("LF3"), Of: cut, Face: quick.Blush})
 	n := nailOf(t, Of(questionOf(feet.FeetAfter(moss(), nil), nil), b.log.Fold(), quick.Touch), "LF3")
 	assert.Equal(t, nail.Light, n.Colour)
-	assert.Equal(t, quick.Faces(nail.Unknown), n.Faces, "a key that is pressed before the answer comes means the same after it")
+	assert.Equal(
+		t,
+		quick.Faces(nail.Unknown),
+		n.Faces,
+		"a key that is pressed before the answer comes means the same after it",
+	)
 }
 
 // A dog that limps has no nail on any day, and the veterinarian has them all.
@@ -116,8 +134,12 @@ func TestEveryScreenSaysTheVerdict(t *testing.T) {
 		if days := rapid.IntRange(0, 60).Draw(t, "days ago"); days > 0 {
 			s := record.Sitting{On: today.AddDays(-days)}
 			for _, n := range d.Nails {
-				face := rapid.SampledFrom([]quick.Face{"", quick.White, quick.Grey, quick.DarkCentre, quick.Dot}).Draw(t, "end")
-				s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5}, EndFace: face, Tool: kit.LargePlier})
+				face := rapid.SampledFrom([]quick.Face{"", quick.White, quick.Grey, quick.DarkCentre, quick.Dot}).
+					Draw(t, "end")
+				s.Records = append(
+					s.Records,
+					record.NailRecord{Code: n.Code, Cuts: []float64{0.5}, EndFace: face, Tool: kit.LargePlier},
+				)
 			}
 			told = append(told, s)
 		}
@@ -173,7 +195,14 @@ func TestTapByTapIsTheSameAsAtOnce(t *testing.T) {
 // What one tap asks of the core: the plan and every nail's verdict.
 func BenchmarkBenchEvent(b *testing.B) {
 	q, s := known(), newBench(b).log.Fold()
-	s.Nails = append(s.Nails, NailState{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5, Face: quick.White}}, Measures: map[Measure]measure.Number{}})
+	s.Nails = append(
+		s.Nails,
+		NailState{
+			Code:     *of("LF3"),
+			Cuts:     []Slice{{MM: 0.5, Face: quick.White}},
+			Measures: map[Measure]measure.Number{},
+		},
+	)
 	for b.Loop() {
 		q.Nails = outlook.Plan(q.Feet, q.Today, q.Terms)
 		Of(q, s, quick.Touch)

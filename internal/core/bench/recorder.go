@@ -168,7 +168,10 @@ func (t *Recorder) check(e Event) error {
 		if !slices.Contains(quick.Faces(n.Colour), e.Face) {
 			return refuse(say.Of(faceMustBeOneOf, say.Args{"want": fault.AnyOf(quick.Faces(n.Colour))}))
 		}
-		if !slices.ContainsFunc(l, func(cut Event) bool { return cut.ID == e.Of && (cut.Kind == Cut || cut.Kind == Touched) }) {
+		if !slices.ContainsFunc(
+			l,
+			func(cut Event) bool { return cut.ID == e.Of && (cut.Kind == Cut || cut.Kind == Touched) },
+		) {
 			return refuse(say.Of(ofMustBeTheId))
 		}
 	case Stopped, Bleeding:
@@ -199,14 +202,21 @@ func (t *Recorder) check(e Event) error {
 		}
 	case Reacted:
 		if !slices.Contains(temper.Reactions(), e.Reaction) {
-			return refuse(say.Of(fieldWants, say.Args{"field": say.Name("reaction"), "want": fault.AnyOf(temper.Reactions())}))
+			return refuse(
+				say.Of(fieldWants, say.Args{"field": say.Name("reaction"), "want": fault.AnyOf(temper.Reactions())}),
+			)
 		}
 	case Arrived:
 		switch {
 		case e.Arrival == nil || *e.Arrival == record.Arrival{}:
 			return refuse(say.Of(arrivalMustSayWhatWas))
 		case e.Arrival.Touching != record.Unlooked && !slices.Contains(record.Touchings(), e.Arrival.Touching):
-			return refuse(say.Of(fieldWants, say.Args{"field": say.Name("arrival.touching"), "want": fault.AnyOf(record.Touchings())}))
+			return refuse(
+				say.Of(
+					fieldWants,
+					say.Args{"field": say.Name("arrival.touching"), "want": fault.AnyOf(record.Touchings())},
+				),
+			)
 		case s.Arrival != nil:
 			return refuse(say.Of(theArrivalWasToldAlready))
 		case s.touched():
@@ -224,7 +234,10 @@ func (t *Recorder) check(e Event) error {
 			return refuse(say.Of(mustNameAPawLfRf))
 		}
 	case Undone:
-		at := slices.IndexFunc(l, func(other Event) bool { return e.Of != "" && (other.ID == e.Of || other.Press == e.Of) })
+		at := slices.IndexFunc(
+			l,
+			func(other Event) bool { return e.Of != "" && (other.ID == e.Of || other.Press == e.Of) },
+		)
 		if at <= 0 || l[at].Kind == Undone {
 			return refuse(say.Of(ofMustBeTheIdOf))
 		}

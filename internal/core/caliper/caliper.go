@@ -57,7 +57,9 @@ func parse(line string) Reading {
 	case err != nil || len(line) > mostLine:
 		return Reading{Trouble: say.Of(isNoReadingNothingWas, say.Args{"line": say.Name(short(line))})}
 	case !(mm > 0 && mm <= Most):
-		return Reading{Trouble: say.Of(isNoLengthOfA, say.Args{"line": say.Name(short(line)), "most": say.Number(Most)})}
+		return Reading{
+			Trouble: say.Of(isNoLengthOfA, say.Args{"line": say.Name(short(line)), "most": say.Number(Most)}),
+		}
 	}
 	return Reading{MM: mm}
 }

@@ -54,7 +54,10 @@ func TestCutsAgreeWithAGeometryPackage(t *testing.T) {
 				p.offset = s.quickReach(quick, p) + 1
 				upright := orb.Ring{}
 				for _, q := range kept {
-					upright = append(upright, orb.Point{p.normalX*q[0] + p.normalZ*q[1], -p.normalZ*q[0] + p.normalX*q[1]})
+					upright = append(
+						upright,
+						orb.Point{p.normalX*q[0] + p.normalZ*q[1], -p.normalZ*q[0] + p.normalX*q[1]},
+					)
 				}
 				upright = clip.Ring(orb.Bound{Min: orb.Point{-1e4, -1e4}, Max: orb.Point{p.offset, 1e4}}, upright)
 				kept = orb.Ring{}

@@ -7,8 +7,8 @@ import (
 	"fribbet/internal/core/nail"
 )
 
-// How much a usual fore nail of a dog of 20 kg grows until it meets the floor, from a gap of 2 mm: more than the gap, since
-// growth turns it.
+// How much a usual fore nail of a dog of 20 kg grows until it meets the floor, from a gap of 2 mm: more than the gap,
+// since growth turns it.
 func ExampleClaw_AtGap() {
 	c := claw.Assumed(nail.Code{Paw: nail.LF, Digit: 3}, nail.Usual, 20)
 	stance := c.AtGap(2)

@@ -28,7 +28,8 @@ func Of(t time.Time) Date {
 // New returns the date of a year, month and day; days past the month's end run on into the next.
 func New(year int, month time.Month, day int) Date {
 	const secondsPerDay = 86400
-	return Date{int32(time.Date(year, month, day, 0, 0, 0, 0, time.UTC).Unix()/secondsPerDay) + unixEpoch}
+	days := time.Date(year, month, day, 0, 0, 0, 0, time.UTC).Unix() / secondsPerDay
+	return Date{int32(days) + unixEpoch} //nolint:gosec // of years that people write
 }
 
 // Parse reads YYYY-MM-DD (ISO 8601 extended). Any other text, and a day that the calendar
@@ -66,7 +67,7 @@ func (d Date) String() string {
 }
 
 // AddDays returns the date n days later (earlier when n is negative).
-func (d Date) AddDays(n int) Date { return Date{d.number + int32(n)} }
+func (d Date) AddDays(n int) Date { return Date{d.number + int32(n)} } //nolint:gosec // of years that people write
 
 // AddYears returns the same day of the calendar n years later; 29 February runs on to 1 March.
 func (d Date) AddYears(n int) Date { return Of(d.time().AddDate(n, 0, 0)) }

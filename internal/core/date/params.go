@@ -1,6 +1,7 @@
 package date
 
-// DaysPerYear is the mean length of a year, leap years among the others (Julian calendar; the Gregorian one is 0.0075 shorter).
+// DaysPerYear is the mean length of a year, leap years among the others (Julian calendar; the Gregorian one is 0.0075
+// shorter).
 const DaysPerYear = 365.25
 
 // unixEpoch is 1970-01-01 as a day number (Rata Die: 1 is 0001-01-01).

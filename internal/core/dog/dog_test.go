@@ -22,7 +22,19 @@ func TestCheckNamesWhatCannotBe(t *testing.T) {
 	d := plain()
 	d.Name, d.Birth.Date, d.Weights[0].Kg, d.Pavement, d.WishedGap = "  ", today.AddDays(1), 0, 900, -1
 	d.Nails = append(d.Nails, d.Nails[0])
-	assert.Equal(t, []string{"name", "birth_date", "weights[0].kg", "weights[0].on", "pavement_km_week", "wished_gap_mm", "nails[18].code"}, names(d.Check(today)))
+	assert.Equal(
+		t,
+		[]string{
+			"name",
+			"birth_date",
+			"weights[0].kg",
+			"weights[0].on",
+			"pavement_km_week",
+			"wished_gap_mm",
+			"nails[18].code",
+		},
+		names(d.Check(today)),
+	)
 	assert.Empty(t, plain().Check(today))
 	heavy := plain()
 	heavy.Weights[0].Kg = 500
@@ -31,7 +43,8 @@ func TestCheckNamesWhatCannotBe(t *testing.T) {
 
 func TestNameAgeAndWeightMakeADog(t *testing.T) {
 	name, years := " Moss ", 4.5
-	d, faults := dog.Usual(rhythm.Fortnightly, date.EveryDay).With(dog.Changes{Name: &name, AgeYears: &years, Weights: []dog.Weight{{Kg: 22}}}, today)
+	d, faults := dog.Usual(rhythm.Fortnightly, date.EveryDay).
+		With(dog.Changes{Name: &name, AgeYears: &years, Weights: []dog.Weight{{Kg: 22}}}, today)
 	require.Empty(t, faults)
 	assert.Equal(t, "Moss", d.Name)
 	assert.Equal(t, dog.Birth{Date: today.AddDays(-1644), Estimated: true}, d.Birth)
@@ -39,7 +52,10 @@ func TestNameAgeAndWeightMakeADog(t *testing.T) {
 	assert.Len(t, d.Nails, 18)
 
 	gap := 0.76
-	changed, faults := d.With(dog.Changes{WishedGap: &gap, Weights: []dog.Weight{{On: today, Kg: 23}, {On: today.AddDays(-30), Kg: 22}}}, today)
+	changed, faults := d.With(
+		dog.Changes{WishedGap: &gap, Weights: []dog.Weight{{On: today, Kg: 23}, {On: today.AddDays(-30), Kg: 22}}},
+		today,
+	)
 	require.Empty(t, faults)
 	assert.Equal(t, 22.0, changed.Weights[0].Kg, "oldest first")
 	assert.Equal(t, "Moss", changed.Name, "what is not told stays")
@@ -47,7 +63,8 @@ func TestNameAgeAndWeightMakeADog(t *testing.T) {
 
 func TestADogNeedsAnAge(t *testing.T) {
 	name := "Moss"
-	_, faults := dog.Usual(rhythm.Fortnightly, date.EveryDay).With(dog.Changes{Name: &name, Weights: []dog.Weight{{Kg: 22}}}, today)
+	_, faults := dog.Usual(rhythm.Fortnightly, date.EveryDay).
+		With(dog.Changes{Name: &name, Weights: []dog.Weight{{Kg: 22}}}, today)
 	assert.Equal(t, []string{"birth_date"}, names(faults))
 	years := -1.0
 	_, faults = plain().With(dog.Changes{AgeYears: &years}, today)

@@ -15,9 +15,15 @@ var Today = date.MustParse("2026-11-24")
 // Plain is a dog of four years and 22 kg that nobody has looked at yet.
 func Plain() dog.Dog {
 	return dog.Dog{
-		Name: "Moss", Birth: dog.Birth{Date: Today.AddYears(-4)}, Weights: []dog.Weight{{On: Today.AddDays(-100), Kg: 22}},
-		FootCoat: dog.ShortCoat, Pavement: 8, Rhythm: rhythm.FourWeeks, Workdays: date.EveryDay, Nails: dog.StandardNails(),
-		Entered: Today,
+		Name:     "Moss",
+		Birth:    dog.Birth{Date: Today.AddYears(-4)},
+		Weights:  []dog.Weight{{On: Today.AddDays(-100), Kg: 22}},
+		FootCoat: dog.ShortCoat,
+		Pavement: 8,
+		Rhythm:   rhythm.FourWeeks,
+		Workdays: date.EveryDay,
+		Nails:    dog.StandardNails(),
+		Entered:  Today,
 	}
 }
 

@@ -127,7 +127,9 @@ func After(t Trim) (Next, error) {
 			next.Nails = append(next.Nails, d.Code)
 		}
 	}
-	if next.Due, next.Late = t.workday(first.Due); first.Rule == Refused { // never sooner: the first working day from then on
+	if next.Due, next.Late = t.workday(
+		first.Due,
+	); first.Rule == Refused { // never sooner: the first working day from then on
 		next.Due, next.Late = t.Workdays.FirstAfter(first.Due.AddDays(-1)), false
 		next.Earliest = next.Due
 	}
@@ -170,7 +172,8 @@ func (t Trim) touches(next *Next) {
 // again tells whether a nail that meets the floor in so many weeks does so within the least wait, though the last
 // sitting did it: no date that people keep would find it clear.
 func (t Trim) again(n TrimmedNail, meets float64) bool {
-	return n.Done && !t.Sat.IsZero() && !math.IsInf(meets, 1) && float64(t.On.Sub(t.Sat))/7+meets < math.Max(soonest, t.Soonest/7)
+	return n.Done && !t.Sat.IsZero() && !math.IsInf(meets, 1) &&
+		float64(t.On.Sub(t.Sat))/7+meets < math.Max(soonest, t.Soonest/7)
 }
 
 // weeks is when the deciding rule makes the nail due, weeks after the sitting.
@@ -221,7 +224,14 @@ func (t Trim) after(n TrimmedNail, rules map[Rule]float64) float64 {
 func (t Trim) weeksByRule(n TrimmedNail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
-		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(), Refused: t.refused(n),
+		Pad: math.Inf(
+			1,
+		),
+		Rest:    math.Inf(1),
+		Floor:   math.Inf(1),
+		Curl:    math.Inf(1),
+		Agreed:  t.agreed(),
+		Refused: t.refused(n),
 		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.After(t.from())-float64(t.On.Sub(t.from())))/7),
 		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
@@ -235,7 +245,12 @@ func (t Trim) weeksByRule(n TrimmedNail, left, rate float64) map[Rule]float64 {
 		rules[Pad] = 0
 	}
 	if n.Rest && !t.Sat.IsZero() {
-		rules[Rest], rules[Floor] = math.Max(0, float64(1-t.On.Sub(t.Sat))/7), math.Inf(1) // where it stands was known then
+		rules[Rest], rules[Floor] = math.Max(
+			0,
+			float64(1-t.On.Sub(t.Sat))/7,
+		), math.Inf(
+			1,
+		) // where it stands was known then
 	}
 	for rule, weeks := range rules {
 		if weeks > farWeeks {
@@ -311,7 +326,9 @@ func (t Trim) first(n TrimmedNail, weeks map[Rule]float64) Rule {
 	if t.Dates == rhythm.ByCalendar {
 		return first
 	}
-	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl && first != Rest && first != Agreed {
+	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl &&
+		first != Rest &&
+		first != Agreed {
 		return Worth
 	}
 	return first
@@ -336,7 +353,8 @@ func (t Trim) workday(day date.Date) (on date.Date, late bool) {
 	return t.Workdays.FirstAfter(day), true
 }
 
-// rules is what each rule alone says, what was left over only where something was: its earliest day and the nails that meet it then.
+// rules is what each rule alone says, what was left over only where something was: its earliest day and the nails that
+// meet it then.
 func (t Trim) rules(nails []NailDate) []RuleDate {
 	all := make([]RuleDate, 0, len(Rules()))
 	for _, rule := range Rules() {

@@ -25,11 +25,25 @@ var monday = date.MustParse("2026-11-23")
 
 func on(code string, gap, rate, spare float64) TrimmedNail {
 	c := nail.MustParse(code)
-	return TrimmedNail{Code: c, Claw: claw.Assumed(c, nail.Usual, 20), Gap: gap, Rate: growth.Rate{Mean: rate, SD: 0.2}, Spare: spare}
+	return TrimmedNail{
+		Code:  c,
+		Claw:  claw.Assumed(c, nail.Usual, 20),
+		Gap:   gap,
+		Rate:  growth.Rate{Mean: rate, SD: 0.2},
+		Spare: spare,
+	}
 }
 
 func trim(nails ...TrimmedNail) Trim {
-	return Trim{On: monday, Sat: monday, Nails: nails, Rhythm: rhythm.FourWeeks, Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: 20, Margin: 1}
+	return Trim{
+		On:       monday,
+		Sat:      monday,
+		Nails:    nails,
+		Rhythm:   rhythm.FourWeeks,
+		Workdays: date.Workdays{Weekdays: date.EveryDay},
+		Weight:   20,
+		Margin:   1,
+	}
 }
 
 // The worked example of docs/due-example.md, by hand: a square cut of the usual nail leaves 1.57 mm of
@@ -147,8 +161,13 @@ func TestAfterHoldsForAnyTrim(t *testing.T) {
 		var nails []TrimmedNail
 		for _, c := range nail.All() {
 			if rapid.Bool().Draw(t, "has "+c.String()) {
-				nails = append(nails, on(c.String(),
-					rapid.Float64Range(0, 4).Draw(t, "gap"), rapid.Float64Range(0.1, 2).Draw(t, "rate"), rapid.Float64Range(0, 4).Draw(t, "spare")))
+				nails = append(nails, on(
+					c.String(),
+					rapid.Float64Range(0, 4).
+						Draw(t, "gap"),
+					rapid.Float64Range(0.1, 2).Draw(t, "rate"),
+					rapid.Float64Range(0, 4).Draw(t, "spare"),
+				))
 			}
 		}
 		if len(nails) == 0 {
@@ -192,7 +211,11 @@ func TestCheckNamesEveryWrongField(t *testing.T) {
 	for _, f := range faults {
 		names = append(names, f.Name)
 	}
-	assert.Equal(t, []string{"rhythm", "working_weekdays", "weight_kg", "nails[1].gap_mm", "nails[1].spare_mm", "nails[2].code"}, names)
+	assert.Equal(
+		t,
+		[]string{"rhythm", "working_weekdays", "weight_kg", "nails[1].gap_mm", "nails[1].spare_mm", "nails[2].code"},
+		names,
+	)
 	assert.Contains(t, wordstest.Err(err), "500")
 }
 
@@ -254,8 +277,15 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	next, err := After(tr)
 	require.NoError(t, err)
 	e := tr.Explain(next)
-	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last trim, done (a day|\d+ days) sooner, on the last working day before`, wordstest.Of(e.Sentence))
-	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest || r == Agreed || r == Refused }) // nothing was left over or agreed
+	assert.Regexp(
+		t,
+		`^LF3 reaches the floor: \d+ days after the last trim, done (a day|\d+ days) sooner, on the last working day before`,
+		wordstest.Of(e.Sentence),
+	)
+	rules := slices.DeleteFunc(
+		Rules(),
+		func(r Rule) bool { return r == Rest || r == Agreed || r == Refused },
+	) // nothing was left over or agreed
 	require.Len(t, e.Rows, len(rules))
 	decides := 0
 	for i, row := range e.Rows {
@@ -298,7 +328,11 @@ func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
 	assert.Equal(t, monday.AddDays(14), next.Due)
 	assert.Equal(t, monday.AddDays(int(7*tr.Nails[0].left())), next.Touches)
 	assert.Equal(t, rhythm.Weekly, next.Clear)
-	assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "14 days after the last trim, the least wait as often as agreed")
+	assert.Contains(
+		t,
+		wordstest.Of(tr.Explain(next).Sentence),
+		"14 days after the last trim, the least wait as often as agreed",
+	)
 	tr.Soonest = 0
 	next, err = After(tr)
 	require.NoError(t, err)
@@ -356,7 +390,10 @@ func TestADogOnlyLookedAtIsDueWhenItTouches(t *testing.T) {
 
 // By the calendar a date is on the rhythm, as it was agreed, whatever touches before: that is told.
 func TestByTheCalendarTheRhythmDecides(t *testing.T) {
-	tr := trim(on("LF3", 0.8, 1, 3), on("LF2", 3, 0.4, 0.1)) // the first touches in nine days, of the other there is nothing to take
+	tr := trim(
+		on("LF3", 0.8, 1, 3),
+		on("LF2", 3, 0.4, 0.1),
+	) // the first touches in nine days, of the other there is nothing to take
 	tr.Dates, tr.Soonest = rhythm.ByCalendar, 14
 	next, err := After(tr)
 	require.NoError(t, err)
@@ -365,7 +402,11 @@ func TestByTheCalendarTheRhythmDecides(t *testing.T) {
 	touches := monday.AddDays(int(7 * tr.Nails[0].left()))
 	assert.Equal(t, touches, next.Touches)
 	assert.Equal(t, []nail.Code{nail.MustParse("LF3")}, next.First)
-	assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "LF3 touches the floor from "+touches.At(12, 0, time.UTC).Format("Mon 2 Jan"))
+	assert.Contains(
+		t,
+		wordstest.Of(tr.Explain(next).Sentence),
+		"LF3 touches the floor from "+touches.At(12, 0, time.UTC).Format("Mon 2 Jan"),
+	)
 	for _, row := range tr.Explain(next).Rows {
 		assert.Equal(t, row.Rule != Drift && row.Rule != Floor && row.Rule != Worth, row.Followed, row.Rule)
 	}
@@ -419,5 +460,9 @@ func TestADewclawThatWasDoneAndCurlsIsLookedAt(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Curl, next.Rule)
 	assert.Equal(t, monday.AddDays(14), next.Due)
-	assert.Equal(t, "dewclaw LF1 is to be looked at: turned far already when last trimmed", wordstest.Of(tr.Reason(next)))
+	assert.Equal(
+		t,
+		"dewclaw LF1 is to be looked at: turned far already when last trimmed",
+		wordstest.Of(tr.Reason(next)),
+	)
 }

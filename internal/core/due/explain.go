@@ -49,7 +49,15 @@ type RuleAnswer struct {
 // Explain says why, in a sentence and as a table.
 func (t Trim) Explain(n Next) Explanation {
 	e := Explanation{Sentence: say.Of(whyDate, say.Args{
-		"reason": t.Reason(n), "when": t.when(n), "waited": t.waited(n), "moved": t.moved(n), "touches": t.touchesSooner(n), "cautious": t.cautious(n), "look": t.mayAlready(n),
+		"reason": t.Reason(
+			n,
+		),
+		"when":     t.when(n),
+		"waited":   t.waited(n),
+		"moved":    t.moved(n),
+		"touches":  t.touchesSooner(n),
+		"cautious": t.cautious(n),
+		"look":     t.mayAlready(n),
 	})}
 	for _, r := range n.Rules {
 		e.Rows = append(e.Rows, RuleAnswer{
@@ -108,7 +116,10 @@ func (t Trim) touchesSooner(n Next) say.Line {
 	if t.Dates != rhythm.ByCalendar || n.Touches.IsZero() {
 		return say.Line{}
 	}
-	return say.Of(whyTouches, say.Args{"nails": nail.Said(n.First...), "n": say.Count(len(n.First)), "on": n.Touches.Say()})
+	return say.Of(
+		whyTouches,
+		say.Args{"nails": nail.Said(n.First...), "n": say.Count(len(n.First)), "on": n.Touches.Say()},
+	)
 }
 
 func (t Trim) cautious(n Next) say.Line {

@@ -18,12 +18,24 @@ func anyTrim(t *rapid.T) Trim {
 	shape := rapid.SampledFrom([]nail.Shape{nail.Straight, nail.Usual, nail.Hooked}).Draw(t, "shape")
 	weight := rapid.Float64Range(1, 90).Draw(t, "kg")
 	return Trim{
-		On: monday, Sat: monday, Rhythm: rapid.SampledFrom(rhythm.Rhythms()).Draw(t, "rhythm"), Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: weight, Margin: 1,
-		Nails: []TrimmedNail{{
-			Code: code, Claw: claw.Assumed(code, shape, weight), Gap: rapid.Float64Range(0, 3).Draw(t, "gap"),
-			Rate:  growth.Rate{Mean: rapid.Float64Range(0.1, 2).Draw(t, "rate"), SD: rapid.Float64Range(0, 0.5).Draw(t, "sd")},
-			Spare: rapid.Float64Range(0, 2).Draw(t, "spare"),
-		}},
+		On:       monday,
+		Sat:      monday,
+		Rhythm:   rapid.SampledFrom(rhythm.Rhythms()).Draw(t, "rhythm"),
+		Workdays: date.Workdays{Weekdays: date.EveryDay},
+		Weight:   weight,
+		Margin:   1,
+		Nails: []TrimmedNail{
+			{
+				Code: code,
+				Claw: claw.Assumed(code, shape, weight),
+				Gap:  rapid.Float64Range(0, 3).Draw(t, "gap"),
+				Rate: growth.Rate{
+					Mean: rapid.Float64Range(0.1, 2).Draw(t, "rate"),
+					SD:   rapid.Float64Range(0, 0.5).Draw(t, "sd"),
+				},
+				Spare: rapid.Float64Range(0, 2).Draw(t, "spare"),
+			},
+		},
 	}
 }
 
@@ -47,11 +59,27 @@ func TestMoreOfAThingNeverMovesTheDateTheWrongWay(t *testing.T) {
 				t.Fatalf("%s moved the date from %s to %s", what, before, after)
 			}
 		}
-		change("standing higher", func(n *TrimmedNail) { n.Gap += 0.5 }, func(a date.Date) bool { return !a.Before(before) })
+		change(
+			"standing higher",
+			func(n *TrimmedNail) { n.Gap += 0.5 },
+			func(a date.Date) bool { return !a.Before(before) },
+		)
 		// But for a nail that is down again within the least wait (see Trim.again), which was not done here.
-		change("growing faster", func(n *TrimmedNail) { n.Rate.Mean += 0.2 }, func(a date.Date) bool { return !a.After(before) })
-		change("wishing a gap", func(n *TrimmedNail) { n.WishedGap = 0.3 }, func(a date.Date) bool { return !a.After(before) })
-		change("more spare", func(n *TrimmedNail) { n.Spare += 0.5 }, func(a date.Date) bool { return !a.After(before) })
+		change(
+			"growing faster",
+			func(n *TrimmedNail) { n.Rate.Mean += 0.2 },
+			func(a date.Date) bool { return !a.After(before) },
+		)
+		change(
+			"wishing a gap",
+			func(n *TrimmedNail) { n.WishedGap = 0.3 },
+			func(a date.Date) bool { return !a.After(before) },
+		)
+		change(
+			"more spare",
+			func(n *TrimmedNail) { n.Spare += 0.5 },
+			func(a date.Date) bool { return !a.After(before) },
+		)
 	})
 }
 

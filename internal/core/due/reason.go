@@ -33,7 +33,14 @@ func (t Trim) Reason(n Next) say.Line {
 		if unseen {
 			key = likely
 		}
-		return say.Of(key, say.Args{"nails": nail.Said(n.Nails...), "dewclaws": nail.SaidDewclaws(n.Nails...), "n": say.Count(len(n.Nails))})
+		return say.Of(
+			key,
+			say.Args{
+				"nails":    nail.Said(n.Nails...),
+				"dewclaws": nail.SaidDewclaws(n.Nails...),
+				"n":        say.Count(len(n.Nails)),
+			},
+		)
 	}
 	switch n.Rule {
 	case Floor:

@@ -21,7 +21,16 @@ func TestARangeIsANormals(t *testing.T) {
 
 // A sum is at its widest: both ends add up.
 func TestSumsAndBounds(t *testing.T) {
-	a, b := estimate.Estimate{Value: 5, Low: 3, High: 8}, estimate.Estimate{Value: 2, Low: 1, High: 4, Source: estimate.Told}
+	a, b := estimate.Estimate{
+		Value: 5,
+		Low:   3,
+		High:  8,
+	}, estimate.Estimate{
+		Value:  2,
+		Low:    1,
+		High:   4,
+		Source: estimate.Told,
+	}
 	assert.Equal(t, estimate.Estimate{Value: 7, Low: 4, High: 12, Source: estimate.Told}, a.Plus(b))
 	assert.Equal(t, estimate.Estimate{Value: 5, Low: 4, High: 8}, a.AtLeast(estimate.Exactly(4)))
 	assert.Equal(t, estimate.Estimate{Value: 9, Low: 9, High: 9}, a.AtLeast(estimate.Exactly(9)))

@@ -23,7 +23,12 @@ func TestRangeRefusesWhatLiesOutsideAndWhatIsNoNumber(t *testing.T) {
 	}
 	assert.Len(t, f, 4)
 	assert.Contains(t, wordstest.Err(f.Err()), "gap_mm: must be from 0 to 5 mm (got -0.1)")
-	assert.Contains(t, words.In(words.Units{Length: units.Inch}, "en").Refused(f), "gap_mm: must be from 0 to 0.197 in (got -0.004)", "in the user's unit")
+	assert.Contains(
+		t,
+		words.In(words.Units{Length: units.Inch}, "en").Refused(f),
+		"gap_mm: must be from 0 to 0.197 in (got -0.004)",
+		"in the user's unit",
+	)
 }
 
 func TestUnderNamesTheWholePath(t *testing.T) {

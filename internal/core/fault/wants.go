@@ -35,7 +35,10 @@ func AtMost(n int) say.Line { return counted(atMost, n) }
 
 // AnyOf is one of a few words of the contract.
 func AnyOf(words any) say.Line {
-	return say.Of(oneOf, say.Args{"words": say.Name(strings.ReplaceAll(strings.Trim(fmt.Sprint(words), "[]"), " ", ", "))})
+	return say.Of(
+		oneOf,
+		say.Args{"words": say.Name(strings.ReplaceAll(strings.Trim(fmt.Sprint(words), "[]"), " ", ", "))},
+	)
 }
 
 // Once is what may not be there twice.

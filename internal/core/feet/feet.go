@@ -112,10 +112,18 @@ func fold(d dog.Dog, events []event, w watch) Feet {
 // Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each: before it,
 // before what was told of each nail of a sitting (its place among the dog's is i), and after it. What is shown may be
 // read during the call alone: the next record moves it on.
-func Replay(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound,
-	before func(f Feet, s *record.Sitting, c *record.WalkRound), nail func(f Feet, i int, r record.NailRecord), after func(Feet)) {
+func Replay(
+	d dog.Dog,
+	sittings []record.Sitting,
+	checks []record.WalkRound,
+	before func(f Feet, s *record.Sitting, c *record.WalkRound),
+	nail func(f Feet, i int, r record.NailRecord),
+	after func(Feet),
+) {
 	fold(d, eventsOf(sittings, checks), watch{
-		before: func(f Feet, e event) { before(f, e.sitting, e.check) }, nail: nail, after: func(_ date.Date, f Feet) { after(f) },
+		before: func(f Feet, e event) { before(f, e.sitting, e.check) },
+		nail:   nail,
+		after:  func(_ date.Date, f Feet) { after(f) },
 	})
 }
 
@@ -269,7 +277,8 @@ func (f *Feet) record(i int, e state.Event) {
 	if e.Removed() > 0 {
 		t.Trimmed, t.PastPad, t.Bled = e.On, false, e.Blood
 		t.Cleared = f.state.ToFloor(i).Mean > ClearBy
-		if n := f.Nails[i]; n.Code.Dewclaw() && n.Shape != nail.Curled { // cut means seen: one that still curls is told so
+		if n := f.Nails[i]; n.Code.Dewclaw() &&
+			n.Shape != nail.Curled { // cut means seen: one that still curls is told so
 			f.state.SeeLengthBelow(i, f.form(i).Length+f.form(i).GrowthToTurn(claw.CurlTurn))
 		}
 	}
@@ -290,7 +299,10 @@ func (f *Feet) lengths(i int, e state.Event, sound bool) {
 	}
 	if now := e.Length; now != nil && !t.Measured.On.IsZero() && e.On.After(t.Measured.On) {
 		weeks := float64(e.On.Sub(t.Measured.On)) / 7
-		t.Grown = append(slices.Clone(t.Grown), grown{e.On, (now.MM - t.Measured.MM) / weeks, math.Hypot(now.SD, t.Measured.SD) / weeks})
+		t.Grown = append(
+			slices.Clone(t.Grown),
+			grown{e.On, (now.MM - t.Measured.MM) / weeks, math.Hypot(now.SD, t.Measured.SD) / weeks},
+		)
 	}
 	switch {
 	case e.After != nil:

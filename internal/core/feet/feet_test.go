@@ -39,14 +39,26 @@ func reading(t *testing.T, f Feet, code string, day date.Date) Reading {
 
 func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	day := today.AddDays(-7)
-	f := FeetAfter(plain(), []record.Sitting{{On: day, Records: []record.NailRecord{{
-		Code: nail.MustParse("LF3"), LengthAfter: length(12), GapAfter: gap(1.2), SpareLeft: spare(1.5), Cuts: []float64{1},
-	}}}})
+	f := FeetAfter(plain(), []record.Sitting{{On: day, Records: []record.NailRecord{
+		{
+			Code: nail.MustParse(
+				"LF3",
+			),
+			LengthAfter: length(12),
+			GapAfter:    gap(1.2),
+			SpareLeft:   spare(1.5),
+			Cuts:        []float64{1},
+		},
+	}}})
 	then := reading(t, f, "LF3", day)
 	assert.InDelta(t, 12, then.Length.Value, 0.2)
 	assert.InDelta(t, 1.2, then.Gap.Value, 0.1)
 	assert.InDelta(t, 1.5, then.Spare.Value, 0.1)
-	assert.Equal(t, []estimate.Source{estimate.Measured, estimate.Measured, estimate.Measured}, []estimate.Source{then.Length.Source, then.Gap.Source, then.Spare.Source})
+	assert.Equal(
+		t,
+		[]estimate.Source{estimate.Measured, estimate.Measured, estimate.Measured},
+		[]estimate.Source{then.Length.Source, then.Gap.Source, then.Spare.Source},
+	)
 
 	now := reading(t, f, "LF3", today)
 	assert.InDelta(t, then.Length.Value+now.Rate.Mean, now.Length.Value, 1e-9, "a week of growth")
@@ -79,7 +91,16 @@ func TestANumberCountsAsMuchAsWhatItWasReadWith(t *testing.T) {
 		n := measure.Length.Told(20, by, sd)
 		return looked(record.Look{Length: &n})
 	}
-	eye, caliper, exact := read(measure.Eye, 0).Length, read(measure.Caliper, 0).Length, read(measure.Caliper, 0.1).Length
+	eye, caliper, exact := read(
+		measure.Eye,
+		0,
+	).Length, read(
+		measure.Caliper,
+		0,
+	).Length, read(
+		measure.Caliper,
+		0.1,
+	).Length
 	assert.Less(t, before.Value, eye.Value)
 	assert.Less(t, eye.Value, caliper.Value)
 	assert.Less(t, caliper.Value, exact.Value)
@@ -99,7 +120,15 @@ func TestACoinThatPassesSaysAtLeast(t *testing.T) {
 // The last reading is told of a nail, less what came off after it, with what it was read with.
 func TestTheLastReadingKeepsItsMeans(t *testing.T) {
 	n := measure.Length.Told(15, measure.Eye, 0)
-	f := FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), LengthBefore: &n, Cuts: []float64{1, 1}}}}})
+	f := FeetAfter(
+		plain(),
+		[]record.Sitting{
+			{
+				On:      today,
+				Records: []record.NailRecord{{Code: nail.MustParse("LF3"), LengthBefore: &n, Cuts: []float64{1, 1}}},
+			},
+		},
+	)
 	s, has := f.Section(nail.MustParse("LF3"), today, 1, 0.5)
 	require.True(t, has)
 	assert.Equal(t, Measured{today, measure.Number{MM: 13, By: measure.Eye, SD: 1.5}}, s.Measured)
@@ -144,7 +173,14 @@ func TestACurlingDewclawIsNotCuredByOneMillimetre(t *testing.T) {
 
 // One that touches, or reaches past its pad, is too long (common practice, no source).
 func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
-	f := FeetAfter(plain(), nil, record.WalkRound{On: today, Looks: []record.Look{seenIn("LF3", gap(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: length(12.5)}}})
+	f := FeetAfter(
+		plain(),
+		nil,
+		record.WalkRound{
+			On:    today,
+			Looks: []record.Look{seenIn("LF3", gap(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: length(12.5)}},
+		},
+	)
 	lf3, lf4, lf2 := reading(t, f, "LF3", today), reading(t, f, "LF4", today), reading(t, f, "LF2", today)
 	assert.Greater(t, lf3.Gap.Value, claw.CardGap, "a card passes: it stands at least so high")
 	assert.Equal(t, estimate.Measured, lf3.Gap.Source)
@@ -178,13 +214,21 @@ func TestAGrowingPuppy(t *testing.T) {
 	assert.Equal(t, 5.0, d.WeightOn(today.AddDays(-400)), "before the first weighing, the first")
 	assert.Equal(t, 22.0, d.WeightOn(today))
 	code := nail.MustParse("LF1")
-	assert.Greater(t, rateOn(d, code, today.AddDays(-100)).Mean, rateOn(d, code, today).Mean, "under one year they grow faster")
+	assert.Greater(
+		t,
+		rateOn(d, code, today.AddDays(-100)).Mean,
+		rateOn(d, code, today).Mean,
+		"under one year they grow faster",
+	)
 }
 
 func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
 	d := plain()
 	for _, c := range []string{"LH1", "LH1b", "RH1", "RH1b"} {
-		d.Nails = append(d.Nails, dog.Nail{Code: nail.MustParse(c), State: nail.Sound, Colour: nail.Dark, Shape: nail.Usual})
+		d.Nails = append(
+			d.Nails,
+			dog.Nail{Code: nail.MustParse(c), State: nail.Sound, Colour: nail.Dark, Shape: nail.Usual},
+		)
 	}
 	d, faults := d.With(dog.Changes{}, today)
 	require.Empty(t, faults)
@@ -192,7 +236,11 @@ func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
 	rank := RankOf(FeetAfter(d, nil).On(today))
 	assert.Equal(t, "LF5", rank.Bars[0].Code.String())
 	assert.Equal(t, []string{"LH1b", "LH1", "RH1", "RH1b"}, []string{
-		rank.Bars[14].Code.String(), rank.Bars[15].Code.String(), rank.Bars[16].Code.String(), rank.Bars[17].Code.String()},
+		rank.Bars[14].Code.String(),
+		rank.Bars[15].Code.String(),
+		rank.Bars[16].Code.String(),
+		rank.Bars[17].Code.String(),
+	},
 		"inner toes towards the middle")
 	s := record.Sitting{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LH1b"), Cuts: []float64{1}}}}
 	assert.Empty(t, s.Check(d, today))
@@ -203,7 +251,16 @@ func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
 func trimmed(day date.Date) record.Sitting {
 	s := record.Sitting{On: day}
 	for _, n := range plain().Nails {
-		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
+		s.Records = append(
+			s.Records,
+			record.NailRecord{
+				Code:     n.Code,
+				Cuts:     []float64{0.5, 0.5},
+				Tool:     kit.LargePlier,
+				Reaction: temper.Calm,
+				EndFace:  quick.DarkCentre,
+			},
+		)
 	}
 	return s
 }
@@ -261,7 +318,17 @@ func TestTheForecastIsTheReadingsOfThoseDays(t *testing.T) {
 		assert.Equal(t, f.On(today.AddDays(day)), c.Readings[i])
 	}
 	require.NotEmpty(t, c.Touching)
-	before, after := reading(t, f, c.Touching[0].String(), today.AddDays(int(c.Touch))), reading(t, f, c.Touching[0].String(), today.AddDays(int(c.Touch)+1))
+	before, after := reading(
+		t,
+		f,
+		c.Touching[0].String(),
+		today.AddDays(int(c.Touch)),
+	), reading(
+		t,
+		f,
+		c.Touching[0].String(),
+		today.AddDays(int(c.Touch)+1),
+	)
 	assert.False(t, before.OnFloor && c.Touch > 0)
 	assert.True(t, after.OnFloor)
 }

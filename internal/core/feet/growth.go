@@ -44,7 +44,12 @@ type SeenRate struct {
 func (f Feet) Growth(day date.Date) Growth {
 	now, usual, where := f.At(day), feetOf(f.Dog, nil).state, f.Where(day)
 	rate := func(n state.Normal) growth.Rate { return growth.Rate{Mean: n.Mean, SD: n.SD} }
-	g := Growth{Gross: rate(now.Gross(where)), Usual: rate(usual.Gross(where)), Measured: f.measured, Source: estimate.Assumed}
+	g := Growth{
+		Gross:    rate(now.Gross(where)),
+		Usual:    rate(usual.Gross(where)),
+		Measured: f.measured,
+		Source:   estimate.Assumed,
+	}
 	if g.Gross.SD < learntShare*g.Usual.SD {
 		g.Source = estimate.Learnt
 	}

@@ -34,7 +34,13 @@ type Point struct {
 type Span struct{ Value, Low, High float64 }
 
 // HistoryOf follows some of a dog's nails through its records, until today and on.
-func HistoryOf(d dog.Dog, codes []nail.Code, today date.Date, sittings []record.Sitting, checks ...record.WalkRound) History {
+func HistoryOf(
+	d dog.Dog,
+	codes []nail.Code,
+	today date.Date,
+	sittings []record.Sitting,
+	checks ...record.WalkRound,
+) History {
 	h := History{Codes: codes}
 	events := eventsOf(sittings, checks)
 	var before Feet

@@ -27,7 +27,17 @@ type kept struct {
 
 // Keep writes the feet down, so that they need not be folded again until something new is told.
 func (f Feet) Keep() ([]byte, error) {
-	k := kept{State: f.state, Day: f.day, On: f.on, Known: f.known, Toes: f.toes, Outliers: f.Outliers, Measured: f.measured, Dry: f.dry, No: f.no}
+	k := kept{
+		State:    f.state,
+		Day:      f.day,
+		On:       f.on,
+		Known:    f.known,
+		Toes:     f.toes,
+		Outliers: f.Outliers,
+		Measured: f.measured,
+		Dry:      f.dry,
+		No:       f.no,
+	}
 	if !f.check.On.IsZero() {
 		k.Check = &f.check
 	}
@@ -43,7 +53,18 @@ func Kept(d dog.Dog, text []byte) (Feet, error) {
 	if len(k.Toes) != len(d.Nails) {
 		return Feet{}, fmt.Errorf("kept feet of %d nails, of a dog with %d", len(k.Toes), len(d.Nails))
 	}
-	f := Feet{Dog: d, state: k.State, day: k.Day, on: k.On, known: k.Known, toes: k.Toes, Outliers: k.Outliers, measured: k.Measured, dry: k.Dry, no: k.No}
+	f := Feet{
+		Dog:      d,
+		state:    k.State,
+		day:      k.Day,
+		on:       k.On,
+		known:    k.Known,
+		toes:     k.Toes,
+		Outliers: k.Outliers,
+		measured: k.Measured,
+		dry:      k.Dry,
+		no:       k.No,
+	}
 	if k.Check != nil {
 		f.check = *k.Check
 	}

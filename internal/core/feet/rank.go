@@ -79,7 +79,16 @@ func GlanceOf(readings []Reading) Glance {
 	g := Glance{Floor: rank.Floor}
 	for _, b := range rank.Bars {
 		g.Bars = append(g.Bars, GlanceBar{
-			b.Code, b.State, b.Top, b.Quick, b.QuickShort, b.QuickLong, b.Length.Value, b.Length.Source, b.OnFloor, b.Curling(),
+			b.Code,
+			b.State,
+			b.Top,
+			b.Quick,
+			b.QuickShort,
+			b.QuickLong,
+			b.Length.Value,
+			b.Length.Source,
+			b.OnFloor,
+			b.Curling(),
 		})
 	}
 	return g

@@ -55,14 +55,24 @@ func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 	length, spare, floor, rate := now.Length(i), now.Spare(i), now.ToFloor(i), now.Rate(i, where)
 	length.Mean = between(LeastLeft*form.Length, length.Mean, claw.MostLength)
 	r := Reading{
-		Nail: n, Length: estimate.Normal(length.Mean, length.SD, f.source(t.Measured.On.IsZero() && !now.Measured[i], false)),
-		Rate:   growth.Rate{Mean: between(LeastRate, rate.Mean, mostRate), SD: math.Min(rate.SD, mostRate)},
-		Floor:  floor,
-		Looked: t.GapSeen, PastPad: t.PastPad, Cleared: t.Cleared, Trimmed: t.Trimmed, Bled: t.Bled,
-		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
-		Claw: form.WithLength(length.Mean),
+		Nail:    n,
+		Length:  estimate.Normal(length.Mean, length.SD, f.source(t.Measured.On.IsZero() && !now.Measured[i], false)),
+		Rate:    growth.Rate{Mean: between(LeastRate, rate.Mean, mostRate), SD: math.Min(rate.SD, mostRate)},
+		Floor:   floor,
+		Looked:  t.GapSeen,
+		PastPad: t.PastPad,
+		Cleared: t.Cleared,
+		Trimmed: t.Trimmed,
+		Bled:    t.Bled,
+		ToFloor: math.Inf(1),
+		ToCurl:  math.Inf(1),
+		Claw:    form.WithLength(length.Mean),
 	}
-	if r.Spare = estimate.Normal(between(0, spare.Mean, state.MostSpare*length.Mean), spare.SD, f.source(!now.WorkedOn[i], !t.Through)); r.Spare.High > length.Mean {
+	if r.Spare = estimate.Normal(
+		between(0, spare.Mean, state.MostSpare*length.Mean),
+		spare.SD,
+		f.source(!now.WorkedOn[i], !t.Through),
+	); r.Spare.High > length.Mean {
 		r.Spare.High = length.Mean
 	}
 	r.Turn = r.Claw.Turn()
@@ -76,7 +86,12 @@ func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 		return math.Max(0, r.Claw.AtGrowthToFloor(math.Max(0, floor)).Gap())
 	}
 	by := estimate.Z90 * floor.SD
-	r.Gap = estimate.Estimate{Value: at(floor.Mean), Low: at(floor.Mean - by), High: at(floor.Mean + by), Source: f.source(!t.GapSeen, false)}
+	r.Gap = estimate.Estimate{
+		Value:  at(floor.Mean),
+		Low:    at(floor.Mean - by),
+		High:   at(floor.Mean + by),
+		Source: f.source(!t.GapSeen, false),
+	}
 	return r
 }
 

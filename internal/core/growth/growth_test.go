@@ -49,7 +49,10 @@ func TestPavementWears(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		w := Where{Age: rapid.Float64Range(8, 800).Draw(t, "age"), Weight: rapid.Float64Range(2, 80).Draw(t, "weight")}
 		little, much := w, w
-		little.Pavement, much.Pavement = rapid.Float64Range(0, 20).Draw(t, "km"), rapid.Float64Range(20, 80).Draw(t, "more km")
+		little.Pavement, much.Pavement = rapid.Float64Range(0, 20).
+			Draw(t, "km"),
+			rapid.Float64Range(20, 80).
+				Draw(t, "more km")
 		r := Assumed()
 		for _, g := range nail.Groups() {
 			if r.Group(g, much).Mean > r.Group(g, little).Mean {
@@ -90,7 +93,9 @@ func TestWorkedExample(t *testing.T) {
 func TestTwoObservationsByHand(t *testing.T) {
 	prior, each := 1/(0.35*0.35), 1/(0.5*0.5*2/4+0.1*0.1)
 	mean := (prior*1.1 + each*1.3 + each*1.5) / (prior + 2*each)
-	got := Learn([]Observation{seen(nail.Dewclaw, 2, 2.6), seen(nail.Dewclaw, 2, 3.0)}).Gross(Where{Age: 200, Weight: 22, Pavement: 15})
+	got := Learn(
+		[]Observation{seen(nail.Dewclaw, 2, 2.6), seen(nail.Dewclaw, 2, 3.0)},
+	).Gross(Where{Age: 200, Weight: 22, Pavement: 15})
 	assert.InDelta(t, mean, got.Mean, 1e-12)
 	assert.InDelta(t, math.Sqrt(1/(prior+2*each)), got.SD, 1e-12)
 }
@@ -138,7 +143,13 @@ func TestRatesAreCalibrated(t *testing.T) {
 			}
 			for sitting := range 8 {
 				own := scatterSD * noise.NormFloat64()
-				o := Observation{Group: code.Group(), Weeks: 3, Age: 200, Weight: 20, Pavement: float64(4 + 12*(sitting/4))}
+				o := Observation{
+					Group:    code.Group(),
+					Weeks:    3,
+					Age:      200,
+					Weight:   20,
+					Pavement: float64(4 + 12*(sitting/4)),
+				}
 				o.Grown = 3*(usual+own-takes[o.Group]*o.Pavement) + math.Sqrt2*caliperSD*noise.NormFloat64()
 				all = append(all, o)
 			}

@@ -56,7 +56,10 @@ func Learn(observations []Observation) Rates {
 	}
 	var rows []row
 	for _, o := range observations {
-		rows = append(rows, row{terms(o.Group, o.Pavement, o.Weight), o.Grown/o.Weeks - usualGross(o.Age, o.Weight), o.noise()})
+		rows = append(
+			rows,
+			row{terms(o.Group, o.Pavement, o.Weight), o.Grown/o.Weeks - usualGross(o.Age, o.Weight), o.noise()},
+		)
 	}
 	r := Rates{}
 	r.posterior, _ = fit(priors, rows) // every prior is proper, so it always fits

@@ -14,7 +14,13 @@ func ExampleLearn() {
 		read = append(read, measure.Number{MM: mm, By: measure.Photo, SD: 0.1})
 	}
 	learnt, err := hand.Learn(1, read)
-	fmt.Printf("%.2f times as thick as meant (%.2f to %.2f), %v\n", learnt.Times.Value, learnt.Times.Low, learnt.Times.High, err)
+	fmt.Printf(
+		"%.2f times as thick as meant (%.2f to %.2f), %v\n",
+		learnt.Times.Value,
+		learnt.Times.Low,
+		learnt.Times.High,
+		err,
+	)
 	fmt.Printf("its half millimetre is %.2f mm\n", learnt.Slices.True(0.5))
 	// Output:
 	// 1.31 times as thick as meant (1.22 to 1.41), <nil>

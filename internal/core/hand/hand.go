@@ -9,7 +9,8 @@ import (
 	"fribbet/internal/core/fault"
 )
 
-// Slices is how the slices of a hand with a clipper come out, and how its eye reads what they show. The zero value is a hand of which nothing was measured.
+// Slices is how the slices of a hand with a clipper come out, and how its eye reads what they show. The zero value is a
+// hand of which nothing was measured.
 type Slices struct {
 	Times  float64 `json:"times,omitempty"`  // as thick as meant; 0: as meant
 	Spread float64 `json:"spread,omitempty"` // times how far most hands are off; 0: as far

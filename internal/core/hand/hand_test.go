@@ -80,7 +80,13 @@ func TestRangesOfHandsHold(t *testing.T) {
 		before += math.Abs(times - 1)
 		after += math.Abs(times - l.Times.Value)
 	}
-	t.Logf("how thick %.1f %%, how even %.1f %%; off by %.2f before, %.2f after", 100*float64(inTimes)/hands, 100*float64(inSpread)/hands, before/hands, after/hands)
+	t.Logf(
+		"how thick %.1f %%, how even %.1f %%; off by %.2f before, %.2f after",
+		100*float64(inTimes)/hands,
+		100*float64(inSpread)/hands,
+		before/hands,
+		after/hands,
+	)
 	assert.InDelta(t, 0.9, float64(inTimes)/hands, 0.03)
 	assert.InDelta(t, 0.9, float64(inSpread)/hands, 0.06)
 	assert.Less(t, after, 0.5*before)

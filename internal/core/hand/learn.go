@@ -61,8 +61,15 @@ func Learn(meant float64, read []measure.Number) (Learnt, error) {
 	return Learnt{
 		Slices: Slices{Times: times, Spread: sd / usual},
 		Times:  estimate.Normal(times, timesOff, estimate.Measured),
-		Spread: estimate.Estimate{Value: sd, Low: math.Min(sd, bound(0.95)), High: math.Max(sd, bound(0.05)), Source: estimate.Measured},
-		Usual:  usual, Meant: meant, Count: len(read),
+		Spread: estimate.Estimate{
+			Value:  sd,
+			Low:    math.Min(sd, bound(0.95)),
+			High:   math.Max(sd, bound(0.05)),
+			Source: estimate.Measured,
+		},
+		Usual: usual,
+		Meant: meant,
+		Count: len(read),
 	}, nil
 }
 
@@ -71,7 +78,11 @@ func Check(meant float64, read []measure.Number) error {
 	var f fault.Fields
 	f.Range("meant_mm", meant, LeastMeant, MostMeant, fault.MM)
 	if len(read) < fewest || len(read) > most {
-		f.Add("slices", len(read), say.Of(mustBeAtLeastSlices, say.Args{"fewest": say.Count(fewest), "most": say.Whole(most)}))
+		f.Add(
+			"slices",
+			len(read),
+			say.Of(mustBeAtLeastSlices, say.Args{"fewest": say.Count(fewest), "most": say.Whole(most)}),
+		)
 		return f.Err()
 	}
 	mean := 0.0

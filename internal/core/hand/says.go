@@ -38,7 +38,14 @@ func (l Learnt) Says() []say.Line {
 		even = Evener
 	}
 	return []say.Line{
-		{Key: thick, Args: say.Args{"Meant": say.Length(l.Meant), "True": say.Length(l.Meant * l.Times.Value), "Range": say.Lengths{Low: l.Meant * l.Times.Low, High: l.Meant * l.Times.High}}},
+		{
+			Key: thick,
+			Args: say.Args{
+				"Meant": say.Length(l.Meant),
+				"True":  say.Length(l.Meant * l.Times.Value),
+				"Range": say.Lengths{Low: l.Meant * l.Times.Low, High: l.Meant * l.Times.High},
+			},
+		},
 		{Key: even, Args: say.Args{"By": say.Length(l.Spread.Value), "Usual": say.Length(l.Usual)}},
 	}
 }

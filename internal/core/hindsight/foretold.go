@@ -89,12 +89,28 @@ type teller struct {
 }
 
 // seen is a number that was measured, against what is believed of it.
-func (t *teller) seen(f feet.Feet, what What, code nail.Code, said estimate.Estimate, was *measure.Number, plain float64) *Foretold {
+func (t *teller) seen(
+	f feet.Feet,
+	what What,
+	code nail.Code,
+	said estimate.Estimate,
+	was *measure.Number,
+	plain float64,
+) *Foretold {
 	if was == nil {
 		return nil
 	}
 	sd := math.Hypot((said.High-said.Value)/estimate.Z90, was.SD)
-	return &Foretold{On: f.Day(), What: what, Code: code, Said: said.Value, SD: sd, Was: was.MM, plain: plain, plainSD: math.Hypot(plainSpread*plain, was.SD)}
+	return &Foretold{
+		On:      f.Day(),
+		What:    what,
+		Code:    code,
+		Said:    said.Value,
+		SD:      sd,
+		Was:     was.MM,
+		plain:   plain,
+		plainSD: math.Hypot(plainSpread*plain, was.SD),
+	}
 }
 
 func (t *teller) length(f feet.Feet, code nail.Code, was *measure.Number) {
@@ -122,7 +138,16 @@ func (t *teller) floor(f feet.Feet, l record.Look) {
 	} else if l.Gap.By != measure.Feeler {
 		t.tell(*t.seen(f, Gap, l.Code, r.Gap, l.Gap, plainGap))
 	}
-	t.tell(Foretold{On: f.Day(), What: Touches, Code: l.Code, Said: distuv.UnitNormal.CDF(-r.Floor.Mean / r.Floor.SD), Was: was, plain: plainTouch})
+	t.tell(
+		Foretold{
+			On:    f.Day(),
+			What:  Touches,
+			Code:  l.Code,
+			Said:  distuv.UnitNormal.CDF(-r.Floor.Mean / r.Floor.SD),
+			Was:   was,
+			plain: plainTouch,
+		},
+	)
 }
 
 // arrival is the date that was said, against what was seen on arrival.
@@ -172,11 +197,21 @@ func (t *teller) minutes(s *record.Sitting) {
 	said := t.Pace(t.before, work).Of(nails, cuts)
 	plain := temper.LearnPace(kit.SomeHand, work, nil).Of(nails, cuts)
 	sd := func(e estimate.Estimate) float64 { return math.Log(e.High/e.Value) / estimate.Z90 }
-	t.tell(Foretold{On: s.On, What: Minutes, Said: said.Value, SD: sd(said), Was: *s.Minutes, plain: plain.Value, plainSD: sd(plain)})
+	t.tell(
+		Foretold{
+			On:      s.On,
+			What:    Minutes,
+			Said:    said.Value,
+			SD:      sd(said),
+			Was:     *s.Minutes,
+			plain:   plain.Value,
+			plainSD: sd(plain),
+		},
+	)
 }
 
-// cuts holds each counted cut of a nail against the chance that it was called, as the bench would have called it: by the
-// nails before it and by its own cuts and ends so far; and a nail of which only the end was told against its press.
+// cuts holds each counted cut of a nail against the chance that it was called, as the bench would have called it: by
+// the nails before it and by its own cuts and ends so far; and a nail of which only the end was told against its press.
 func (t *teller) cuts(f feet.Feet, i int, one record.NailRecord) {
 	e := one.Event(f.Day())
 	r := f.Read(i)
@@ -202,10 +237,24 @@ func (t *teller) cuts(f feet.Feet, i int, one record.NailRecord) {
 	if e.Blood {
 		bled = 1
 	}
-	if !e.Cuts[0].Touch && !slices.ContainsFunc(e.Cuts[:len(e.Cuts)-1], func(c state.Slice) bool { return c.Face != "" }) && len(one.Faces) == 0 {
-		step := verdict.Next(verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known, Reads: len(e.Landmarks) > 0}, t.Terms(f))
+	if !e.Cuts[0].Touch &&
+		!slices.ContainsFunc(e.Cuts[:len(e.Cuts)-1], func(c state.Slice) bool { return c.Face != "" }) &&
+		len(one.Faces) == 0 {
+		step := verdict.Next(
+			verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known, Reads: len(e.Landmarks) > 0},
+			t.Terms(f),
+		)
 		if step.Action == verdict.Sliver && len(e.Cuts) <= len(step.Plan.Cuts) { // its hand kept to the plan
-			t.tell(Foretold{On: f.Day(), What: Press, Code: one.Code, Said: step.Plan.Chance, Was: bled, plain: plainRisk * float64(len(step.Plan.Cuts))})
+			t.tell(
+				Foretold{
+					On:    f.Day(),
+					What:  Press,
+					Code:  one.Code,
+					Said:  step.Plan.Chance,
+					Was:   bled,
+					plain: plainRisk * float64(len(step.Plan.Cuts)),
+				},
+			)
 		}
 	}
 	for k, c := range e.Cuts {
@@ -213,7 +262,16 @@ func (t *teller) cuts(f feet.Feet, i int, one record.NailRecord) {
 		if k == len(e.Cuts)-1 {
 			was = bled
 		}
-		t.tell(Foretold{On: f.Day(), What: Cut, Code: one.Code, Said: verdict.Risk(believed, c.MM), Was: was, plain: plainRisk})
+		t.tell(
+			Foretold{
+				On:    f.Day(),
+				What:  Cut,
+				Code:  one.Code,
+				Said:  verdict.Risk(believed, c.MM),
+				Was:   was,
+				plain: plainRisk,
+			},
+		)
 		if c.Face != "" {
 			believed.Cut(c.MM, c.Face)
 		} else {

@@ -75,8 +75,8 @@ const twoYears = 104 // weeks
 
 var monday = date.MustParse("2023-01-02")
 
-// lived is a dog of a world, and what somebody told of it over so many weeks: every length before the trim by a caliper, each
-// cut with its end, and whether nails touched when it came.
+// lived is a dog of a world, and what somebody told of it over so many weeks: every length before the trim by a
+// caliper, each cut with its end, and whether nails touched when it came.
 func lived(r *rand.Rand, w virtual.World, long, weeks int) (dog.Dog, []record.Sitting) {
 	d := dogtest.Plain()
 	d.Weights = []dog.Weight{{On: monday, Kg: 8 + 25*r.Float64()}}
@@ -136,8 +136,8 @@ func report(d dog.Dog, told []record.Sitting, checks []record.WalkRound, rules R
 	return r
 }
 
-// Of dogs drawn from the model what was said holds: nine lengths in ten, and as many cuts bleed as were to; it is better
-// than the plain rule. Of dogs that show their quick late more bleed than were to, and it says so.
+// Of dogs drawn from the model what was said holds: nine lengths in ten, and as many cuts bleed as were to; it is
+// better than the plain rule. Of dogs that show their quick late more bleed than were to, and it says so.
 func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
@@ -175,7 +175,8 @@ func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 	assert.Greater(t, float64(bled), high, "whose faces show late bleed more than was said")
 }
 
-// A tally tells no ends: its hand went on since it saw no sign, and its cuts are called so: no more than twice as many were to bleed as did.
+// A tally tells no ends: its hand went on since it saw no sign, and its cuts are called so: no more than twice as many
+// were to bleed as did.
 func TestATallysCutsAreCalledAsItsHandKnewThem(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
@@ -248,22 +249,51 @@ func TestQuartersOfADog(t *testing.T) {
 	bled := record.NailRecord{Code: d.Nails[1].Code, Cuts: []float64{1}, Blood: true}
 	_, got := Of(d, []record.Sitting{
 		{On: date.MustParse("2026-04-01"), Records: []record.NailRecord{cut, bled}},
-		{On: date.MustParse("2026-01-15"), Records: []record.NailRecord{cut}, Calm: &calm, Arrival: &record.Arrival{Touching: record.Most}},
-		{On: date.MustParse("2026-03-31"), Records: []record.NailRecord{cut}, Arrival: &record.Arrival{Touching: record.None}},
+		{
+			On:      date.MustParse("2026-01-15"),
+			Records: []record.NailRecord{cut},
+			Calm:    &calm,
+			Arrival: &record.Arrival{Touching: record.Most},
+		},
+		{
+			On:      date.MustParse("2026-03-31"),
+			Records: []record.NailRecord{cut},
+			Arrival: &record.Arrival{Touching: record.None},
+		},
 	}, nil, after(4), nil)
 	require.Len(t, got, 2)
 	assert.NotNil(t, got[0].Drawn)
 	assert.NotNil(t, got[1].Drawn)
 	got[0].Drawn, got[1].Drawn = nil, nil
 	assert.Equal(t, []Quarter{
-		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, Noted: 1, Dated: 1, Dogs: 1},
+		{
+			From:    date.MustParse("2026-01-01"),
+			Trims:   2,
+			Nails:   2,
+			Looked:  2,
+			Touched: 1,
+			Calm:    &calm,
+			Noted:   1,
+			Dated:   1,
+			Dogs:    1,
+		},
 		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1, Dated: 1, Kept: 1, Dogs: 1},
 	}, got)
 	assert.Empty(t, Trends(got), "of few cases there is no trend")
-	many := []Quarter{{From: got[0].From, Nails: 60, Bled: 3}, {From: got[1].From, Nails: 50, Bled: 1, Dated: 12, Kept: 6}}
-	assert.Equal(t, []Trend{{BledOf100, []Point{{got[0].From, 5}, {got[1].From, 2}}}}, Trends(many), "nor of one quarter alone")
+	many := []Quarter{
+		{From: got[0].From, Nails: 60, Bled: 3},
+		{From: got[1].From, Nails: 50, Bled: 1, Dated: 12, Kept: 6},
+	}
+	assert.Equal(
+		t,
+		[]Trend{{BledOf100, []Point{{got[0].From, 5}, {got[1].From, 2}}}},
+		Trends(many),
+		"nor of one quarter alone",
+	)
 	longer, back := 12.0, 0.6
-	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, Noted: 2, Drawn: &back, Dogs: 1}}})
+	both := QuartersTogether(
+		[][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, Noted: 2, Drawn: &back, Dogs: 1}}},
+	)
 	assert.Len(t, both, 2)
 	assert.Equal(t, 3, both[0].Trims)
 	assert.InDelta(t, 10, *both[0].Calm, 1e-9, "each note counts once")
@@ -318,13 +348,19 @@ func TestAPressASpareAndAGapAreHeldAgainstWhatWasSaid(t *testing.T) {
 	one.Faces, one.EndFace, one.Blood, one.Cuts = nil, quick.White, false, one.Cuts[:1]
 	told[6].Records[3].Landmarks = []quick.Seen{{Mark: quick.SeenThrough, Spare: 3, SD: 0.4}}
 	kinds := map[What]int{}
-	r, _ := Of(d, told, []record.WalkRound{{On: told[7].On.AddDays(5), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &gap}}}}, after(3), func(f Foretold) {
-		kinds[f.What]++
-		if f.What != Due {
-			assert.LessOrEqual(t, f.Low(), f.Said)
-			assert.GreaterOrEqual(t, f.High(), f.Said)
-		}
-	})
+	r, _ := Of(
+		d,
+		told,
+		[]record.WalkRound{{On: told[7].On.AddDays(5), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &gap}}}},
+		after(3),
+		func(f Foretold) {
+			kinds[f.What]++
+			if f.What != Due {
+				assert.LessOrEqual(t, f.Low(), f.Said)
+				assert.GreaterOrEqual(t, f.High(), f.Said)
+			}
+		},
+	)
 	assert.Equal(t, 1, kinds[Gap])
 	assert.Equal(t, 1, kinds[Spare])
 	assert.Equal(t, 1, r.Gaps.Seen)
@@ -348,7 +384,12 @@ func TestDogsTogether(t *testing.T) {
 		assert.InDelta(t, all[0].Cuts.Bins[i].Expected.Value, b.Expected.Value, 1e-9)
 		assert.Equal(t, all[0].Cuts.Bins[i].Cuts, b.Cuts)
 		assert.InDelta(t, all[0].Cuts.Bins[i].Said, b.Said, 1e-12)
-		assert.InDelta(t, all[0].Cuts.Bins[i].Expected.Value+all[1].Cuts.Bins[i].Expected.Value+all[2].Cuts.Bins[i].Expected.Value, sum.Cuts.Bins[i].Expected.Value, 1e-9)
+		assert.InDelta(
+			t,
+			all[0].Cuts.Bins[i].Expected.Value+all[1].Cuts.Bins[i].Expected.Value+all[2].Cuts.Bins[i].Expected.Value,
+			sum.Cuts.Bins[i].Expected.Value,
+			1e-9,
+		)
 	}
 	assert.InDelta(t, all[0].Lengths.CRPS, one.Lengths.CRPS, 1e-9)
 	assert.Equal(t, all[0].Dates, one.Dates)
@@ -356,8 +397,8 @@ func TestDogsTogether(t *testing.T) {
 	assert.Equal(t, all[0].Lengths.Seen+all[1].Lengths.Seen+all[2].Lengths.Seen, sum.Lengths.Seen)
 }
 
-// Dogs of one size whose nails grow by half as fast again: their record sets what is usual of that size nearer to it, and
-// of no other; ends that show late set the faces. Of few sittings nothing is offered.
+// Dogs of one size whose nails grow by half as fast again: their record sets what is usual of that size nearer to it,
+// and of no other; ends that show late set the faces. Of few sittings nothing is offered.
 func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
 	offers := func(w virtual.World) (growths, faces Offer) {
 		r := rand.New(rand.NewPCG(6, 1))
@@ -366,7 +407,13 @@ func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
 			d, told := lived(r, w, 60, 4)
 			d.Weights = []dog.Weight{{On: monday, Kg: 20}}
 			f := feet.FeetAfter(d, told)
-			l := Learnt{Class: 30, Sittings: len(told), Usual: growth.Usual(f.Where(f.Day())), Faces: f.Faces(), Told: len(told)}
+			l := Learnt{
+				Class:    30,
+				Sittings: len(told),
+				Usual:    growth.Usual(f.Where(f.Day())),
+				Faces:    f.Faces(),
+				Told:     len(told),
+			}
 			l.Gross, l.Before = f.Gross()
 			all = append(all, l)
 		}
@@ -392,8 +439,8 @@ func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
 	require.NoError(t, late.Faces.Check("faces").Err())
 }
 
-// A hand whose millimetre is 1.3 is found from what came off nails that were measured before and after, a ground or assumed
-// one apart; of few trims, or as it is meant, nothing is offered.
+// A hand whose millimetre is 1.3 is found from what came off nails that were measured before and after, a ground or
+// assumed one apart; of few trims, or as it is meant, nothing is offered.
 func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
 	r := rand.New(rand.NewPCG(7, 1))
 	hand := func(times float64, trims int) []Offer {
@@ -402,7 +449,12 @@ func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
 		for range trims {
 			before := measure.Number{MM: 15, By: measure.Caliper, SD: 0.3}
 			after := measure.Number{MM: 15 - 3*times + 0.3*r.NormFloat64(), By: measure.Caliper, SD: 0.3}
-			one := record.NailRecord{LengthBefore: &before, LengthAfter: &after, Cuts: []float64{2, 1}, Tool: kit.SmallPlier}
+			one := record.NailRecord{
+				LengthBefore: &before,
+				LengthAfter:  &after,
+				Cuts:         []float64{2, 1},
+				Tool:         kit.SmallPlier,
+			}
 			ground, assumed := one, one
 			ground.Tool, assumed.Assumed = kit.GrinderBand, true
 			l.Hand = l.Hand.And(TakenOff(record.Sitting{Records: []record.NailRecord{one, ground, assumed}}))

@@ -44,8 +44,8 @@ type Offer struct {
 	Faces    quick.Scales // of faces
 }
 
-// Taken is how much came off nails whose length was measured before and after clipping, beside what their slices were meant
-// to be, mm: of so many nails at so many trims.
+// Taken is how much came off nails whose length was measured before and after clipping, beside what their slices were
+// meant to be, mm: of so many nails at so many trims.
 type Taken struct {
 	Trims, Nails                int
 	Meant, Was                  float64 // added up
@@ -55,7 +55,8 @@ type Taken struct {
 // TakenOff is what that is of a trim.
 func TakenOff(s record.Sitting) (t Taken) {
 	for _, r := range s.Records {
-		if r.LengthBefore == nil || r.LengthAfter == nil || r.Assumed || len(r.Cuts) == 0 || r.Tool.Work() != kit.Clipping {
+		if r.LengthBefore == nil || r.LengthAfter == nil || r.Assumed || len(r.Cuts) == 0 ||
+			r.Tool.Work() != kit.Clipping {
 			continue
 		}
 		meant, was := 0.0, r.LengthBefore.MM-r.LengthAfter.MM
@@ -70,7 +71,15 @@ func TakenOff(s record.Sitting) (t Taken) {
 
 // And adds both up.
 func (t Taken) And(o Taken) Taken {
-	return Taken{t.Trims + o.Trims, t.Nails + o.Nails, t.Meant + o.Meant, t.Was + o.Was, t.Meant2 + o.Meant2, t.Was2 + o.Was2, t.MeantTimesWas + o.MeantTimesWas}
+	return Taken{
+		t.Trims + o.Trims,
+		t.Nails + o.Nails,
+		t.Meant + o.Meant,
+		t.Was + o.Was,
+		t.Meant2 + o.Meant2,
+		t.Was2 + o.Was2,
+		t.MeantTimesWas + o.MeantTimesWas,
+	}
 }
 
 // From is the weight from which on dogs of its size are, kg; 0 for the lightest, and for all dogs.
@@ -111,10 +120,10 @@ func OwnTimes(set []Offer) float64 {
 	return 0
 }
 
-// Offers are what a book's dogs' records are enough for, where they differ from what is usual, growth by size first. Growth is a normal over dogs around that of
-// their size, itself a normal around what is usual (Gelman et al., Bayesian Data Analysis, section 5.4); faces are the mean
-// of what is believed of each dog, one step of expectation and maximisation from what is usual (Dempster, Laird & Rubin
-// 1977).
+// Offers are what a book's dogs' records are enough for, where they differ from what is usual, growth by size first.
+// Growth is a normal over dogs around that of their size, itself a normal around what is usual (Gelman et al., Bayesian
+// Data Analysis, section 5.4); faces are the mean of what is believed of each dog, one step of expectation and
+// maximisation from what is usual (Dempster, Laird & Rubin 1977).
 func Offers(all []Learnt) (out []Offer) {
 	for _, class := range growth.SizeClasses() {
 		if o, enough := growthOf(class, all); enough {
@@ -182,8 +191,8 @@ func facesOf(all []Learnt) (o Offer, enough bool) {
 	return o, o.Sittings >= ownSittings && o.Dogs >= ownDogs && math.Abs(o.After-o.Before) >= worthMM
 }
 
-// handOf is how thick slices come out: a ratio of sums (Cochran 1977, Sampling Techniques, section 6.4), joined with what
-// is known of most hands as a normal with another (Gelman et al., section 2.5).
+// handOf is how thick slices come out: a ratio of sums (Cochran 1977, Sampling Techniques, section 6.4), joined with
+// what is known of most hands as a normal with another (Gelman et al., section 2.5).
 func handOf(all []Learnt) (o Offer, enough bool) {
 	o = Offer{Kind: OwnHand, Before: 1}
 	var sum Taken

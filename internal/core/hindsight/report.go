@@ -61,8 +61,8 @@ type Chances struct {
 // Dates are those of trims before which somebody looked whether nails touched, against the date that was said.
 type Dates struct{ Before, About, NotYet, Later, Untried int }
 
-// Growth is how much nails grew between two measured lengths, against what was said. The nails of one trim count as one:
-// what they are off by they are off by together.
+// Growth is how much nails grew between two measured lengths, against what was said. The nails of one trim count as
+// one: what they are off by they are off by together.
 type Growth struct {
 	Trims           int
 	Said, Was, Was2 float64 // mm, added up; of what a trim's were beyond what was said also the squares
@@ -106,8 +106,15 @@ func (c Cuts) All() (n int) {
 // All is how many trims' dates were held against what was seen.
 func (d Dates) All() int { return d.Before + d.About + d.NotYet + d.Later }
 
-// Of runs through what was told of a dog and says all of it anew by today's rules; tell is told each thing, nil nothing.
-func Of(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound, rules Rules, tell func(Foretold)) (Report, []Quarter) {
+// Of runs through what was told of a dog and says all of it anew by today's rules; tell is told each thing, nil
+// nothing.
+func Of(
+	d dog.Dog,
+	sittings []record.Sitting,
+	checks []record.WalkRound,
+	rules Rules,
+	tell func(Foretold),
+) (Report, []Quarter) {
 	r, q := blank(), quarters{}
 	t := teller{Rules: rules, sat: map[nail.Code]date.Date{}, tell: func(f Foretold) {
 		r.take(f)
@@ -282,7 +289,12 @@ func Together(all []Report) Report {
 		r.Floors.add(one.Floors)
 		for group, g := range one.Growth {
 			sum := r.Growth[group]
-			r.Growth[group] = Growth{Trims: sum.Trims + g.Trims, Said: sum.Said + g.Said, Was: sum.Was + g.Was, Was2: sum.Was2 + g.Was2}
+			r.Growth[group] = Growth{
+				Trims: sum.Trims + g.Trims,
+				Said:  sum.Said + g.Said,
+				Was:   sum.Was + g.Was,
+				Was2:  sum.Was2 + g.Was2,
+			}
 		}
 		d, o := &r.Dates, one.Dates
 		d.Before, d.About, d.NotYet, d.Later, d.Untried = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet, d.Later+o.Later, d.Untried+o.Untried

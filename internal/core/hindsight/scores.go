@@ -1,5 +1,5 @@
-// Package hindsight holds the program to what it said: what it would have said just before each trim and look, from what
-// was told until then and by today's rules, beside what then was. What nobody told marks nothing.
+// Package hindsight holds the program to what it said: what it would have said just before each trim and look, from
+// what was told until then and by today's rules, beside what then was. What nobody told marks nothing.
 package hindsight
 
 import (
@@ -10,8 +10,8 @@ import (
 	"fribbet/internal/core/estimate"
 )
 
-// CRPS is the continuous ranked probability score of a normal forecast for what then was, in its unit; 0 is perfect, and
-// of a forecast without a range it is how far off it was (Gneiting & Raftery 2007, Strictly Proper Scoring Rules,
+// CRPS is the continuous ranked probability score of a normal forecast for what then was, in its unit; 0 is perfect,
+// and of a forecast without a range it is how far off it was (Gneiting & Raftery 2007, Strictly Proper Scoring Rules,
 // Prediction, and Estimation, JASA 102, section 4.2).
 func CRPS(mean, sd, seen float64) float64 {
 	if sd <= 0 {
@@ -49,10 +49,10 @@ func (s *sum) add(o sum) {
 	}
 }
 
-// expected is how many are to happen, with the middle 90 %: the range in which a reliable forecast falls (Bröcker & Smith
-// 2007, Increasing the Reliability of Reliability Diagrams, Weather and Forecasting 22). The distribution is that of a sum
-// of Bernoulli trials: of few convolved one by one, of many the normal of its mean and variance, and where
-// few are to happen a Poisson (Le Cam 1960, An approximation theorem for the Poisson binomial distribution).
+// expected is how many are to happen, with the middle 90 %: the range in which a reliable forecast falls (Bröcker &
+// Smith 2007, Increasing the Reliability of Reliability Diagrams, Weather and Forecasting 22). The distribution is that
+// of a sum of Bernoulli trials: of few convolved one by one, of many the normal of its mean and variance, and where few
+// are to happen a Poisson (Le Cam 1960, An approximation theorem for the Poisson binomial distribution).
 func (s sum) expected() estimate.Estimate {
 	e := estimate.Estimate{Value: s.Mean, Source: estimate.Learnt}
 	if s.N > exactly {

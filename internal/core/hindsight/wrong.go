@@ -49,7 +49,11 @@ func (r Report) Wrongs() (all []Wrong) {
 		expected.add(b.Sum)
 	}
 	if e := expected.expected(); !Few(cuts) && float64(bled) > e.High {
-		add(tellEachEnd, bleedsMore, say.Args{"Bled": say.Count(bled), "Cuts": say.Count(cuts), "Most": say.Whole(e.High)})
+		add(
+			tellEachEnd,
+			bleedsMore,
+			say.Args{"Bled": say.Count(bled), "Cuts": say.Count(cuts), "Most": say.Whole(e.High)},
+		)
 	}
 	if early, dated := r.Dates.Before, r.Dates.All(); !Few(dated) && float64(early) > muchEarly*float64(dated) {
 		add(lookOnArrival, touchesEarlier, say.Args{"Early": say.Count(early), "Dates": say.Count(dated)})

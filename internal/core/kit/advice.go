@@ -120,10 +120,16 @@ func (o *Option) suit(has int) {
 		o.For = append(o.For, say.Of(gritIsRightForThis, say.Args{"has": say.Count(has)}))
 	case has > want:
 		o.Score -= weak
-		o.Against = append(o.Against, say.Of(gritIsFinerThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}))
+		o.Against = append(
+			o.Against,
+			say.Of(gritIsFinerThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}),
+		)
 	default:
 		o.Score -= weak
-		o.Against = append(o.Against, say.Of(gritIsCoarserThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}))
+		o.Against = append(
+			o.Against,
+			say.Of(gritIsCoarserThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}),
+		)
 	}
 	o.Grit = has
 }

@@ -134,7 +134,11 @@ func TestTheKitDecides(t *testing.T) {
 	band := piece("c", Item{Kind: Kind(GrinderBand), Grit: 60}, Use{})
 	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{band}), GrinderBand).Out), "no grinder")
 	flat := piece("d", Item{Kind: Grinder}, Use{Minutes: 61})
-	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{band, flat}), GrinderBand).Out), "charge it: 61 of 60 minutes")
+	assert.Contains(
+		t,
+		wordstest.Of(option(t, Advise(job(nil), []Piece{band, flat}), GrinderBand).Out),
+		"charge it: 61 of 60 minutes",
+	)
 	charged := piece("d", Item{Kind: Grinder}, Use{Minutes: 10})
 	o := option(t, Advise(job(nil), []Piece{band, charged}), GrinderBand)
 	assert.Empty(t, wordstest.Of(o.Out))
@@ -142,7 +146,12 @@ func TestTheKitDecides(t *testing.T) {
 	assert.Equal(t, HighSpeed, o.Speed, "bulk, in a practised hand")
 	assert.Contains(t, wordstest.All(o.For), "60 grit is right for this")
 	other := piece("c", Item{Kind: Kind(GrinderBand), Grit: 60, On: "elsewhere"}, Use{})
-	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{other, charged}), GrinderBand).Out), "no grinder", "it runs on another machine")
+	assert.Contains(
+		t,
+		wordstest.Of(option(t, Advise(job(nil), []Piece{other, charged}), GrinderBand).Out),
+		"no grinder",
+		"it runs on another machine",
+	)
 }
 
 func TestSlowForMostOwners(t *testing.T) {

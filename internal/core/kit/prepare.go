@@ -49,7 +49,20 @@ func Prepare(pieces []Piece, earlier, day Needs, today bool) []say.Line {
 			until, more = earlier[tool].Cuts, asks.Cuts
 		}
 		if used := p.State.Used + until; used+more > p.State.Limit {
-			words = append(words, say.Of(theBeforeItByThen, say.Args{"service": p.Item.service(), "item": p.Item.called(), "used": say.Round(used), "limit": say.Round(p.State.Limit), "counts": p.State.Counts.say(), "more": say.Round(more)}))
+			words = append(
+				words,
+				say.Of(
+					theBeforeItByThen,
+					say.Args{
+						"service": p.Item.service(),
+						"item":    p.Item.called(),
+						"used":    say.Round(used),
+						"limit":   say.Round(p.State.Limit),
+						"counts":  p.State.Counts.say(),
+						"more":    say.Round(more),
+					},
+				),
+			)
 		}
 	}
 	for _, p := range pieces {
@@ -57,9 +70,25 @@ func Prepare(pieces []Piece, earlier, day Needs, today bool) []say.Line {
 		switch {
 		case p.Item.Kind != Grinder || asks == 0:
 		case asks > p.State.Limit:
-			words = append(words, say.Of(aChargeOfTheLasts, say.Args{"item": p.Item.called(), "limit": say.Round(p.State.Limit), "asks": say.Round(asks)}))
+			words = append(
+				words,
+				say.Of(
+					aChargeOfTheLasts,
+					say.Args{"item": p.Item.called(), "limit": say.Round(p.State.Limit), "asks": say.Round(asks)},
+				),
+			)
 		case today && p.State.Used+asks > p.State.Limit:
-			words = append(words, say.Of(chargeTheItHoldsAbout, say.Args{"item": p.Item.called(), "limit": say.Round(max(0, p.State.Limit-p.State.Used)), "asks": say.Round(asks)}))
+			words = append(
+				words,
+				say.Of(
+					chargeTheItHoldsAbout,
+					say.Args{
+						"item":  p.Item.called(),
+						"limit": say.Round(max(0, p.State.Limit-p.State.Used)),
+						"asks":  say.Round(asks),
+					},
+				),
+			)
 		}
 	}
 	return words
@@ -67,11 +96,17 @@ func Prepare(pieces []Piece, earlier, day Needs, today bool) []say.Line {
 
 // freshest is the piece of a tool that is fit for work and bears the most; false where there is none.
 func freshest(pieces []Piece, tool Tool) (Piece, bool) {
-	fit := slices.DeleteFunc(slices.Clone(pieces), func(p Piece) bool { return p.Item.Kind != Kind(tool) || !p.State.Usable() })
+	fit := slices.DeleteFunc(
+		slices.Clone(pieces),
+		func(p Piece) bool { return p.Item.Kind != Kind(tool) || !p.State.Usable() },
+	)
 	if len(fit) == 0 {
 		return Piece{}, false
 	}
-	return slices.MinFunc(fit, func(a, b Piece) int { return cmp.Compare(a.State.Used-a.State.Limit, b.State.Used-b.State.Limit) }), true
+	return slices.MinFunc(
+		fit,
+		func(a, b Piece) int { return cmp.Compare(a.State.Used-a.State.Limit, b.State.Used-b.State.Limit) },
+	), true
 }
 
 // machines are the machines on which bands and bits run, by their ids: the one that they name, or else the first of

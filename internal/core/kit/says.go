@@ -60,7 +60,7 @@ const (
 	smallForThisDog             say.Key = "kit.small_for_this_dog"
 	smoothsAndFrightensNobody   say.Key = "kit.smooths_and_frightens_nobody"
 	takesVeryLittle             say.Key = "kit.takes_very_little"
-	temptsToOneSnipWhere        say.Key = "kit.tempts_to_one_snip_where"
+	temptsToOneSnipWhere        say.Key = "kit.tempts_to_one_snip_where" //nolint:gosec // a key of a sentence
 	theBeforeItByThen           say.Key = "kit.the_before_it_by_then"
 	theBladeIsEasyTo            say.Key = "kit.the_blade_is_easy_to"
 	theDogFearsItsSound         say.Key = "kit.the_dog_fears_its_sound"

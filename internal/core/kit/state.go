@@ -59,7 +59,15 @@ func (i Item) StateOn(day date.Date, u Use) Condition {
 		s.Used = u.Cuts
 	}
 	worn := func(level Level) Condition {
-		s.Level, s.Words = level, say.Of(itOf, say.Args{"service": i.service(), "used": say.Round(s.Used), "limit": say.Round(s.Limit), "counts": s.Counts.say()})
+		s.Level, s.Words = level, say.Of(
+			itOf,
+			say.Args{
+				"service": i.service(),
+				"used":    say.Round(s.Used),
+				"limit":   say.Round(s.Limit),
+				"counts":  s.Counts.say(),
+			},
+		)
 		return s
 	}
 	as := func(level Level, words say.Line) Condition {

@@ -19,7 +19,17 @@ const (
 
 // Tools lists them: cutters, grinders, then what is rubbed.
 func Tools() []Tool {
-	return []Tool{SmallScissor, SmallPlier, LargePlier, Guillotine, Household, GrinderBand, GrinderDiamond, File, ScratchBoard}
+	return []Tool{
+		SmallScissor,
+		SmallPlier,
+		LargePlier,
+		Guillotine,
+		Household,
+		GrinderBand,
+		GrinderDiamond,
+		File,
+		ScratchBoard,
+	}
 }
 
 // Work is the kind of work that a tool does: a dog may take one kind and not another.

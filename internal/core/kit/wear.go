@@ -36,7 +36,8 @@ func (s Stint) And(o Stint) Stint {
 	if o.Before(s.Moment) {
 		s.Moment = o.Moment
 	}
-	s.Cuts, s.Minutes, s.Untimed, s.TookForce = s.Cuts+o.Cuts, s.Minutes+o.Minutes, s.Untimed+o.Untimed, s.TookForce || o.TookForce
+	s.Cuts, s.Minutes, s.Untimed, s.TookForce = s.Cuts+o.Cuts, s.Minutes+o.Minutes, s.Untimed+o.Untimed, s.TookForce ||
+		o.TookForce
 	return s
 }
 

@@ -178,7 +178,10 @@ func (s *Progress) calm(t Try) {
 	case s.Paws[*t.Paw] >= Needed:
 		s.Says = say.Of(isGivenCalmlyNowThe, say.Args{"paw": nail.SaidPaws(*t.Paw)})
 	default:
-		s.Says = say.Of(calmOf2, say.Args{"paw": nail.SaidPaws(*t.Paw), "calm": say.Whole(s.Paws[*t.Paw]), "needed": say.Whole(Needed)})
+		s.Says = say.Of(
+			calmOf2,
+			say.Args{"paw": nail.SaidPaws(*t.Paw), "calm": say.Whole(s.Paws[*t.Paw]), "needed": say.Whole(Needed)},
+		)
 	}
 }
 
@@ -255,7 +258,15 @@ func (s Progress) Reason() say.Line {
 	if !s.Ended.Nothing() {
 		key = ladderStepTomorrow
 	}
-	return say.Of(key, say.Args{"ladder": which, "step": say.Whole(s.Step + 1), "steps": say.Whole(len(steps)), "words": steps[s.Step].Words})
+	return say.Of(
+		key,
+		say.Args{
+			"ladder": which,
+			"step":   say.Whole(s.Step + 1),
+			"steps":  say.Whole(len(steps)),
+			"words":  steps[s.Step].Words,
+		},
+	)
 }
 
 // Say is what a ladder is called, within a sentence.

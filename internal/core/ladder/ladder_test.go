@@ -17,7 +17,13 @@ var begun = date.MustParse("2026-03-02")
 
 // took is tries day after day, a word a day, a letter a try: c calm, u uneasy, p pulling, f fighting, s snapping.
 func took(days ...string) []Try {
-	letters := map[rune]temper.Reaction{'c': temper.Calm, 'u': temper.Uneasy, 'p': temper.Pulling, 'f': temper.Fighting, 's': temper.Snapping}
+	letters := map[rune]temper.Reaction{
+		'c': temper.Calm,
+		'u': temper.Uneasy,
+		'p': temper.Pulling,
+		'f': temper.Fighting,
+		's': temper.Snapping,
+	}
 	var tries []Try
 	for i, day := range days {
 		for _, letter := range day {
@@ -82,7 +88,11 @@ func TestTheFirstNailWaits(t *testing.T) {
 	week := stands(Grinder, append(calm, "c", "c", "c")...)
 	assert.True(t, Steps(Grinder)[week.Step].Nail, "after a week it may")
 	assert.True(t, week.Wait.IsZero())
-	assert.True(t, stands(Clipper, "ccc", "ccc", "ccc", "ccc", "ccc", "ccc", "ccc").Wait.IsZero(), "the clipper has no such wait")
+	assert.True(
+		t,
+		stands(Clipper, "ccc", "ccc", "ccc", "ccc", "ccc", "ccc", "ccc").Wait.IsZero(),
+		"the clipper has no such wait",
+	)
 }
 
 // The usual cautions stand where the harm could happen.
@@ -295,10 +305,20 @@ func TestAStepAboutAPawIsPassedPawByPaw(t *testing.T) {
 	s = told(nail.RH, temper.Calm, 1)
 	assert.Equal(t, 5, s.Step)
 	assert.Equal(t, [4]int{}, s.Paws)
-	assert.Contains(t, wordstest.Of(s.Reason()), "ladder, tomorrow step 6 of 13", "today's step is done: what comes is tomorrow's")
+	assert.Contains(
+		t,
+		wordstest.Of(s.Reason()),
+		"ladder, tomorrow step 6 of 13",
+		"today's step is done: what comes is tomorrow's",
+	)
 	one := nail.RH
 	calm := Try{On: begun, Paw: &one, Reaction: temper.Calm}
-	assert.Equal(t, 5, Ladder{Kind: Clipper, Started: begun, First: 4, Paw: &one}.StandingOn(begun, []Try{calm, calm, calm}).Step, "a ladder of one paw counts that one")
+	assert.Equal(
+		t,
+		5,
+		Ladder{Kind: Clipper, Started: begun, First: 4, Paw: &one}.StandingOn(begun, []Try{calm, calm, calm}).Step,
+		"a ladder of one paw counts that one",
+	)
 }
 
 func TestTreatsThinOutAsItGoesWell(t *testing.T) {

@@ -34,7 +34,7 @@ func (p *Paw) UnmarshalText(text []byte) error {
 	if at < 0 {
 		return fmt.Errorf("%q is not a paw: write LF, RF, LH or RH", text)
 	}
-	*p = Paw(at)
+	*p = Paw(at) //nolint:gosec // of four
 	return nil
 }
 
@@ -54,7 +54,10 @@ func ParseCode(text string) (Code, error) {
 	if c, ok := byName[text]; ok {
 		return c, nil
 	}
-	return Code{}, fmt.Errorf("%q is not a nail: write paw and digit, LF1 to RH5, or LH1b and RH1b for a second hind dewclaw", text)
+	return Code{}, fmt.Errorf(
+		"%q is not a nail: write paw and digit, LF1 to RH5, or LH1b and RH1b for a second hind dewclaw",
+		text,
+	)
 }
 
 // MustParse is ParseCode for constants; it panics on a bad code.

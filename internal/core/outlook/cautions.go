@@ -28,7 +28,14 @@ func Cautions(f feet.Feet, readings []feet.Reading, keeper bool) []dog.Caution {
 			}
 		}
 		if len(codes) > 0 {
-			all = append(all, dog.Caution{Kind: kind, Nails: codes, Words: say.Of(key, say.Args{"nails": nail.SaidEach(codes...), "elsewhere": Elsewhere(keeper)})})
+			all = append(
+				all,
+				dog.Caution{
+					Kind:  kind,
+					Nails: codes,
+					Words: say.Of(key, say.Args{"nails": nail.SaidEach(codes...), "elsewhere": Elsewhere(keeper)}),
+				},
+			)
 		}
 	}
 	for _, flag := range f.Flags() {
@@ -48,7 +55,8 @@ func Cautions(f feet.Feet, readings []feet.Reading, keeper bool) []dog.Caution {
 	},
 		dewclawProbablyCurlsByNow)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool {
-		return r.Code.Dewclaw() && (!r.Curling() || r.Unseen() && !r.Trimmed.IsZero()) && r.Turn > claw.CurlTurn-warnTurn
+		return r.Code.Dewclaw() && (!r.Curling() || r.Unseen() && !r.Trimmed.IsZero()) &&
+			r.Turn > claw.CurlTurn-warnTurn
 	},
 		dewclawCloseToCurlingDo)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Bled },

@@ -38,5 +38,8 @@ func cautious(f feet.Feet) (day date.Date, known bool, mayTouch []nail.Code) {
 // touchesBy is after how many days any of some nails that stand clear now will have touched the floor with that chance;
 // farthest where none does before.
 func touchesBy(now *state.State, clear []int, where growth.Where, chance float64) int {
-	return sort.Search(farthest, func(days int) bool { return now.TouchingOnce(clear, where, float64(days)/7) >= chance })
+	return sort.Search(
+		farthest,
+		func(days int) bool { return now.TouchingOnce(clear, where, float64(days)/7) >= chance },
+	)
 }

@@ -46,7 +46,14 @@ type lived struct {
 func live(k int, r *rand.Rand, every rhythm.Rhythm) *lived {
 	weight := 4 + 0.9*float64(k)
 	d := dog.Usual(every, date.EveryDay)
-	d.Name, d.Birth, d.Weights, d.Entered, d.Pavement = "Moss", dog.BornAbout(3, newYear), []dog.Weight{{On: newYear, Kg: weight}}, newYear, float64(k%10)
+	d.Name, d.Birth, d.Weights, d.Entered, d.Pavement = "Moss", dog.BornAbout(
+		3,
+		newYear,
+	), []dog.Weight{
+		{On: newYear, Kg: weight},
+	}, newYear, float64(
+		k%10,
+	)
 	var nails []state.Traits
 	for i := range d.Nails {
 		if d.Nails[i].Colour = nail.Dark; k%4 == 0 {
@@ -144,7 +151,15 @@ func byDates(t *testing.T, every rhythm.Rhythm, by rhythm.Dates, skips bool) (y 
 			require.True(t, has)
 			wait := next.Due.Sub(l.day)
 			if next.Rule != due.Pad && next.Rule != due.Curl {
-				require.GreaterOrEqual(t, float64(wait), math.Floor(min(every.Days(), max(7, every.Days()/3))), "dog %d on %s: %s", k, l.day, next.Reason)
+				require.GreaterOrEqual(
+					t,
+					float64(wait),
+					math.Floor(min(every.Days(), max(7, every.Days()/3))),
+					"dog %d on %s: %s",
+					k,
+					l.day,
+					next.Reason,
+				)
 			}
 			if next.Rule == due.Curl || next.Rule == due.Pad {
 				y.curls++
@@ -197,13 +212,29 @@ func TestAYearOfKeptDates(t *testing.T) {
 					even := evenly(t, every, kept.sat)
 					a := func(n int) float64 { return float64(n) / yearDogs }
 					if by == rhythm.ByCalendar {
-						assert.LessOrEqual(t, a(kept.sat-kept.curls), 1.1*365/every.Days(), "but for dewclaws that curl")
+						assert.LessOrEqual(
+							t,
+							a(kept.sat-kept.curls),
+							1.1*365/every.Days(),
+							"but for dewclaws that curl",
+						)
 					} else if every.Days() >= 14 && !skips {
 						assert.Less(t, kept.floor, even.floor)
 						assert.Less(t, kept.nailDays, even.nailDays)
 					}
 					keeps := map[bool]string{false: "every date", true: "four of five"}[skips]
-					row := fmt.Sprintf("| %s | %s | %s | %.1f | %.1f | %.0f | %.0f | %.0f | %.0f |", every, by, keeps, a(kept.sat), a(kept.curls), a(kept.floor), a(even.floor), a(kept.nailDays), a(even.nailDays))
+					row := fmt.Sprintf(
+						"| %s | %s | %s | %.1f | %.1f | %.0f | %.0f | %.0f | %.0f |",
+						every,
+						by,
+						keeps,
+						a(kept.sat),
+						a(kept.curls),
+						a(kept.floor),
+						a(even.floor),
+						a(kept.nailDays),
+						a(even.nailDays),
+					)
 					assert.True(t, strings.Contains(string(page), row), "docs/dates.md lacks %s", row)
 				})
 			}

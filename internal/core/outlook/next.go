@@ -31,10 +31,17 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	known := f.Known()
 	now := f.At(known)
 	trim := due.Trim{
-		On: known, Sat: f.Sat(), Rhythm: f.Rhythm, Dates: cmp.Or(f.Dates, terms.Dates), Once: f.Once, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
-		Weight: f.WeightOn(known), Margin: terms.Margin, Short: f.Short,
-		Follow:  quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)},
-		Soonest: soonest(f.Rhythm.Days()),
+		On:       known,
+		Sat:      f.Sat(),
+		Rhythm:   f.Rhythm,
+		Dates:    cmp.Or(f.Dates, terms.Dates),
+		Once:     f.Once,
+		Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
+		Weight:   f.WeightOn(known),
+		Margin:   terms.Margin,
+		Short:    f.Short,
+		Follow:   quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)},
+		Soonest:  soonest(f.Rhythm.Days()),
 	}
 	rest := leftOver(f, terms)
 	for i, r := range f.On(known) {

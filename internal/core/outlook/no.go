@@ -36,12 +36,26 @@ func NoTrim(f feet.Feet, day date.Date) say.Line {
 func NoCautions(f feet.Feet, day date.Date) []dog.Caution {
 	no := f.Refusals()
 	if no.Dog.Holds(day) {
-		return []dog.Caution{{Kind: dog.Handle, Words: say.Of(snappedOnNoTrimBefore, say.Args{"on": no.Dog.On.Say(), "until": no.Dog.Until.Say()})}}
+		return []dog.Caution{
+			{
+				Kind:  dog.Handle,
+				Words: say.Of(snappedOnNoTrimBefore, say.Args{"on": no.Dog.On.Say(), "until": no.Dog.Until.Say()}),
+			},
+		}
 	}
 	var all []dog.Caution
 	for _, paw := range nail.Paws() {
 		if one, is := no.Of(paw, day); is {
-			all = append(all, dog.Caution{Kind: dog.Handle, Words: say.Of(foughtOverOnLeaveThat, say.Args{"paw": nail.SaidPaws(paw), "on": one.On.Say(), "until": one.Until.Say()})})
+			all = append(
+				all,
+				dog.Caution{
+					Kind: dog.Handle,
+					Words: say.Of(
+						foughtOverOnLeaveThat,
+						say.Args{"paw": nail.SaidPaws(paw), "on": one.On.Say(), "until": one.Until.Say()},
+					),
+				},
+			)
 		}
 	}
 	return all

@@ -41,7 +41,16 @@ var usually = Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.AtFirstSign, Limi
 func asPlanned(f feet.Feet, day date.Date) record.Sitting {
 	s := record.Sitting{On: day}
 	for _, p := range Plan(f, day, usually) {
-		s.Records = append(s.Records, record.NailRecord{Code: p.Code, Cuts: p.Cuts(), Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
+		s.Records = append(
+			s.Records,
+			record.NailRecord{
+				Code:     p.Code,
+				Cuts:     p.Cuts(),
+				Tool:     kit.LargePlier,
+				Reaction: temper.Calm,
+				EndFace:  quick.DarkCentre,
+			},
+		)
 	}
 	return s
 }
@@ -70,7 +79,9 @@ func TestTheFirstTrimBeginsWithTheTip(t *testing.T) {
 
 func TestBloodFixesTheQuickAndLowersThePlan(t *testing.T) {
 	day := today.AddDays(-14)
-	bled := []record.Sitting{{On: day, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), Cuts: []float64{1}, Blood: true}}}}
+	bled := []record.Sitting{
+		{On: day, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), Cuts: []float64{1}, Blood: true}}},
+	}
 	dry := []record.Sitting{{On: day, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), Cuts: []float64{1}}}}}
 	f, g := feet.FeetAfter(plain(), bled), feet.FeetAfter(plain(), dry)
 	assert.Less(t, readingOf(t, f, "LF3", day).Spare.Value, 0.3)
@@ -96,7 +107,12 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 
 func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
 	at := func(long float64) []dog.Caution {
-		f := feet.FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}}})
+		f := feet.FeetAfter(
+			plain(),
+			[]record.Sitting{
+				{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}},
+			},
+		)
 		return Cautions(f, f.On(today), true)
 	}
 	assert.Empty(t, at(11))
@@ -138,7 +154,10 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 			s := record.Sitting{On: day}
 			for _, n := range d.Nails {
 				if rapid.Bool().Draw(t, "done") {
-					r := record.NailRecord{Code: n.Code, Cuts: slices.Repeat([]float64{0.5}, rapid.IntRange(0, 8).Draw(t, "cuts"))}
+					r := record.NailRecord{
+						Code: n.Code,
+						Cuts: slices.Repeat([]float64{0.5}, rapid.IntRange(0, 8).Draw(t, "cuts")),
+					}
 					r.Blood = len(r.Cuts) > 0 && rapid.IntRange(0, 9).Draw(t, "blood") == 0
 					s.Records = append(s.Records, r)
 				}
@@ -166,7 +185,11 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 			}
 		}
 		slices.Reverse(sittings)
-		if !slices.EqualFunc(f.On(day), feet.FeetAfter(d, sittings).On(day), func(a, b feet.Reading) bool { return a.Length == b.Length && a.Spare == b.Spare }) {
+		if !slices.EqualFunc(
+			f.On(day),
+			feet.FeetAfter(d, sittings).On(day),
+			func(a, b feet.Reading) bool { return a.Length == b.Length && a.Spare == b.Spare },
+		) {
 			t.Fatal("the order in which sittings are told changed the feet")
 		}
 		next, has, err := NextOf(f, usually)
@@ -211,7 +234,12 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	d.Entered = today.AddDays(-200)
 	lf3 := nail.MustParse("LF3")
 	paper := measure.Paper.Number()
-	tally := record.Sitting{On: today, Records: []record.NailRecord{{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm}}}
+	tally := record.Sitting{
+		On: today,
+		Records: []record.NailRecord{
+			{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm},
+		},
+	}
 	f := feet.FeetAfter(d, []record.Sitting{tally})
 	next := due.Next{Rule: due.Floor, Nails: []nail.Code{lf3}, Due: today.AddDays(14), Earliest: today.AddDays(14)}
 	look, is := wanted(f, next)
@@ -220,7 +248,11 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	assert.Contains(t, wordstest.Of(look.Words), "LF3")
 	assert.Greater(t, look.Off, 2.0)
 
-	looked := feet.FeetAfter(d, []record.Sitting{tally}, record.WalkRound{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}})
+	looked := feet.FeetAfter(
+		d,
+		[]record.Sitting{tally},
+		record.WalkRound{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}},
+	)
 	settled, is := wanted(looked, next)
 	assert.Less(t, settled.Off, look.Off)
 	assert.False(t, is)
@@ -259,7 +291,10 @@ func TestWhatIsReckonedNeverBreaksTheDate(t *testing.T) {
 	lf1 := nail.MustParse("LF1")
 	d.Nails[slices.IndexFunc(d.Nails, func(n dog.Nail) bool { return n.Code == lf1 })].Shape = nail.Curled
 	curled := record.Sitting{On: today.AddDays(-740), Records: []record.NailRecord{{Code: lf1, Cuts: []float64{0.5}}}}
-	high := record.Sitting{On: today.AddDays(-740), Records: []record.NailRecord{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}}}
+	high := record.Sitting{
+		On:      today.AddDays(-740),
+		Records: []record.NailRecord{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}},
+	}
 	for _, s := range []record.Sitting{curled, high} {
 		_, has, err := NextOf(feet.FeetAfter(d, []record.Sitting{s}, record.WalkRound{On: today}), usually)
 		require.NoError(t, err)
@@ -296,12 +331,36 @@ func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
 func TestANailThatStaysClearIsLeft(t *testing.T) {
 	d := plain()
 	d.Pavement, d.Rhythm = 25, rhythm.Fortnightly
-	p := planOf(t, d, "RH5", done(7, record.NailRecord{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
+	p := planOf(
+		t,
+		d,
+		"RH5",
+		done(
+			7,
+			record.NailRecord{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)},
+		),
+	)
 	assert.Equal(t, verdict.Leave, p.Kind)
 	assert.Contains(t, wordstest.Of(p.Why), "can wait")
 	d.WishedGap = 2.9
-	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, record.NailRecord{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
-		"its keeper wants it higher than that")
+	assert.NotEmpty(
+		t,
+		planOf(
+			t,
+			d,
+			"RH5",
+			done(
+				7,
+				record.NailRecord{
+					Code:      nail.MustParse("RH5"),
+					Cuts:      []float64{1},
+					GapAfter:  gap(3),
+					SpareLeft: spare(3),
+				},
+			),
+		).Cuts(),
+		"its keeper wants it higher than that",
+	)
 }
 
 func TestMeasuringIsNotTrimming(t *testing.T) {
@@ -315,8 +374,20 @@ func TestANailLeftAloneIsAsItWas(t *testing.T) {
 	r := record.NailRecord{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
 	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.NailRecord{Code: r.Code, Reaction: temper.Pulling}))
-	assert.InDelta(t, before.Length.Value, after.Length.Value, 0.05, "but for what weeks in other steps make of the floor")
-	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 0.05, "but for what weeks in other steps make of the floor")
+	assert.InDelta(
+		t,
+		before.Length.Value,
+		after.Length.Value,
+		0.05,
+		"but for what weeks in other steps make of the floor",
+	)
+	assert.InDelta(
+		t,
+		before.Spare.Value,
+		after.Spare.Value,
+		0.05,
+		"but for what weeks in other steps make of the floor",
+	)
 	assert.Equal(t, before.Kind, after.Kind)
 }
 
@@ -365,7 +436,10 @@ func TestALookAloneSetsADate(t *testing.T) {
 func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	d := plain()
 	trims := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))}
-	check := record.WalkRound{On: today, Looks: []record.Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}}}
+	check := record.WalkRound{
+		On:    today,
+		Looks: []record.Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}},
+	}
 	next, _, err := NextOf(feet.FeetAfter(d, trims, check), usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
@@ -387,7 +461,10 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 		clear = append(clear, seen(n.Code.String(), gap(2.5)))
 	}
 	trim := asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))
-	next, _, err := NextOf(feet.FeetAfter(d, []record.Sitting{trim}, record.WalkRound{On: today, Looks: clear}), usually)
+	next, _, err := NextOf(
+		feet.FeetAfter(d, []record.Sitting{trim}, record.WalkRound{On: today, Looks: clear}),
+		usually,
+	)
 	require.NoError(t, err)
 	assert.Equal(t, due.Ceiling, next.Rule)
 	assert.Equal(t, today.AddDays(4), next.Due)
@@ -395,7 +472,11 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 
 // Swelling, limping, several nails breaking: a veterinarian (common practice, no source).
 func TestRedFlagsAreAVeterinarians(t *testing.T) {
-	f := feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true})
+	f := feet.FeetAfter(
+		plain(),
+		nil,
+		record.WalkRound{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true},
+	)
 	words := Cautions(f, f.On(today), true)
 	require.Len(t, words, 4)
 	for _, w := range words[:3] {
@@ -403,7 +484,12 @@ func TestRedFlagsAreAVeterinarians(t *testing.T) {
 		assert.Contains(t, wordstest.Of(w.Words), "veterinarian")
 	}
 	assert.Equal(t, dog.Prepare, words[3].Kind, "hair between the pads is cleared first")
-	later := feet.FeetAfter(plain(), nil, record.WalkRound{On: today.AddDays(-9), Limping: true}, record.WalkRound{On: today})
+	later := feet.FeetAfter(
+		plain(),
+		nil,
+		record.WalkRound{On: today.AddDays(-9), Limping: true},
+		record.WalkRound{On: today},
+	)
 	assert.Empty(t, Cautions(later, later.On(today), true), "the last look counts")
 }
 
@@ -414,13 +500,19 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	for _, n := range plain().Nails[1:] {
 		clear = append(clear, seen(n.Code.String(), gap(3)))
 	}
-	next, _, err := NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}), usually)
+	next, _, err := NextOf(
+		feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}),
+		usually,
+	)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
 	assert.Equal(t, today, next.Due)
 	clear = append(clear, seen(plain().Nails[0].Code.String(), gap(3)))
 	clear[0].Gap = gap(0)
-	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}), usually)
+	next, _, err = NextOf(
+		feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}),
+		usually,
+	)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
 }
@@ -462,7 +554,10 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	d.Workdays = date.WeekdaysOf(time.Monday, time.Tuesday, time.Thursday)
 	s := record.Sitting{On: today}
 	for _, n := range d.Nails[:4] {
-		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+		s.Records = append(
+			s.Records,
+			record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier},
+		)
 	}
 	touch := record.WalkRound{On: today.AddDays(-1)}
 	for _, n := range d.Nails {
@@ -487,7 +582,10 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	assert.NotEqual(t, due.Rest, next.Rule, "a groomer's rest goes to the next visit")
 	all := s
 	for _, n := range d.Nails[4:] {
-		all.Records = append(all.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+		all.Records = append(
+			all.Records,
+			record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier},
+		)
 	}
 	next, _, err = NextOf(feet.FeetAfter(d, []record.Sitting{all}, touch), home)
 	require.NoError(t, err)

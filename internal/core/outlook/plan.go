@@ -75,10 +75,19 @@ func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Case {
 		refused = noWords(no)
 	}
 	return verdict.Case{
-		Barred: barred(f, r, terms), Training: training && !tips, TipOnly: training && tips, Refused: refused,
-		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), Unseen: r.Unseen(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
-		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
-		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},
+		Barred:   barred(f, r, terms),
+		Training: training && !tips,
+		TipOnly:  training && tips,
+		Refused:  refused,
+		Dewclaw:  r.Code.Dewclaw(),
+		Curling:  r.Curling(),
+		Unseen:   r.Unseen(),
+		PastPad:  r.PastPad,
+		Touches:  r.OnFloor,
+		Today:    r.Trimmed == f.Day(),
+		Clear:    clearFor(r, f.Rhythm.Days()/7, f.WishedGap),
+		Spare:    r.Spare.Value,
+		Worked:   verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},
 	}
 }
 

@@ -23,8 +23,16 @@ func Ahead(f feet.Feet, day date.Date, km float64) []rhythm.Start {
 		}
 		rate := now.Rate(i, where)
 		nails = append(nails, rhythm.Start{
-			Code: r.Code, Form: claw.Assumed(r.Code, r.Shape, where.Weight), Claw: r.Claw, Height: coatHeight(r),
-			Drift: quick.Drift{Rate: math.Max(feet.LeastRate, rate.Mean), RateSD: rate.SD, Follow: follow}, Spare: r.Spare.Value,
+			Code:   r.Code,
+			Form:   claw.Assumed(r.Code, r.Shape, where.Weight),
+			Claw:   r.Claw,
+			Height: coatHeight(r),
+			Drift: quick.Drift{
+				Rate:   math.Max(feet.LeastRate, rate.Mean),
+				RateSD: rate.SD,
+				Follow: follow,
+			},
+			Spare: r.Spare.Value,
 		})
 	}
 	return nails

@@ -39,7 +39,14 @@ func TestCalibrationPage(t *testing.T) {
 		}
 		slices.Sort(off)
 		slices.Sort(wide)
-		return fmt.Sprintf("| %s | %d | %.2f | ± %.2f | %.0f %% |", name, len(off), off[len(off)/2], wide[len(wide)/2], 100*float64(held)/float64(len(off)))
+		return fmt.Sprintf(
+			"| %s | %d | %.2f | ± %.2f | %.0f %% |",
+			name,
+			len(off),
+			off[len(off)/2],
+			wide[len(wide)/2],
+			100*float64(held)/float64(len(off)),
+		)
 	}
 	page, err := os.ReadFile("../../../docs/photo.md")
 	require.NoError(t, err)

@@ -2,11 +2,11 @@ package photo
 
 import "math"
 
-// misfit is how far four corners are from those of a card, as a share: what is left over once the camera is free. Of any
-// camera with square pixels whose axis goes through the picture's middle, two sides of a rectangle seen in perspective
-// tell the focal length, and then the rectangle's own proportion (Zhang and He 2007, Whiteboard scanning and image
-// enhancement, section 3; the search over focal lengths is ours). The best of all focal lengths that cameras have counts,
-// so that nothing is refused for its lens.
+// misfit is how far four corners are from those of a card, as a share: what is left over once the camera is free. Of
+// any camera with square pixels whose axis goes through the picture's middle, two sides of a rectangle seen in
+// perspective tell the focal length, and then the rectangle's own proportion (Zhang and He 2007, Whiteboard scanning
+// and image enhancement, section 3; the search over focal lengths is ours). The best of all focal lengths that cameras
+// have counts, so that nothing is refused for its lens.
 func misfit(h Homography, width, height int) float64 {
 	best := math.Inf(1)
 	for f := shortest; f <= longest; f *= 1.06 {
@@ -15,8 +15,8 @@ func misfit(h Homography, width, height int) float64 {
 	return best
 }
 
-// seenWith is the same for one focal length, as a share of the picture's longer side: by how much the card's sides differ
-// from its proportion and from a right angle.
+// seenWith is the same for one focal length, as a share of the picture's longer side: by how much the card's sides
+// differ from its proportion and from a right angle.
 func seenWith(h Homography, width, height int, focal float64) float64 {
 	f := focal * float64(max(width, height))
 	side := func(i int) [3]float64 {

@@ -11,7 +11,8 @@ import (
 	"fribbet/internal/words/wordstest"
 )
 
-// looked is a card and a nail beside it by some camera: of any lens, perhaps cropped off its middle; corners as people put them.
+// looked is a card and a nail beside it by some camera: of any lens, perhaps cropped off its middle; corners as people
+// put them.
 func looked(r *rand.Rand, off float64) (s Shot, m Marks, truth float64) {
 	width, height := 2048, 1536
 	c := lookingAt(Point{43, 32}, 105+60*r.Float64(), 45*r.Float64(), 360*r.Float64(), 360*r.Float64(), width, height)

@@ -6,9 +6,9 @@ import (
 	"slices"
 )
 
-// Guess is where a card's corners seem to be in a picture, in their order round it: four straight edges, two by two, in a
-// card's proportion by some camera, that end in round corners. It is only a start for the handles; false where nothing
-// looks like a card, whatever is printed on it.
+// Guess is where a card's corners seem to be in a picture, in their order round it: four straight edges, two by two, in
+// a card's proportion by some camera, that end in round corners. It is only a start for the handles; false where
+// nothing looks like a card, whatever is printed on it.
 func Guess(picture *image.RGBA) ([]Point, bool) {
 	best, most := []Point(nil), 0.0
 	for _, coarse := range []int{640, 320} { // the coarser one sees past weave and hair

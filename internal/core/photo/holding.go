@@ -48,8 +48,8 @@ type eye struct {
 	high float64
 }
 
-// eyeOf is where a camera of such a focal length, as a share of the picture's longer side, was that took the plane so to
-// its picture.
+// eyeOf is where a camera of such a focal length, as a share of the picture's longer side, was that took the plane so
+// to its picture.
 func eyeOf(h Homography, width, height int, focal float64) eye {
 	f := focal * float64(max(width, height))
 	column := func(i int) [3]float64 {
@@ -64,8 +64,8 @@ func eyeOf(h Homography, width, height int, focal float64) eye {
 	return eye{Point{-dot(x, t) / (a * a), -dot(y, t) / (b * b)}, math.Abs(dot(n, t)/norm(n)) / size}
 }
 
-// lift takes points from where the camera sees them on the card's plane to where they are in a nail's own, coat line and
-// tip first: along the ray to the camera, and stretched by what leaning hid.
+// lift takes points from where the camera sees them on the card's plane to where they are in a nail's own, coat line
+// and tip first: along the ray to the camera, and stretched by what leaning hid.
 func (p pose) lift(e eye, points []*Point) {
 	if p == (pose{}) {
 		return

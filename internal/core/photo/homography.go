@@ -53,9 +53,9 @@ func Fit(from, to []Point) (Homography, bool) {
 	return back.after(h).after(normalFrom), is
 }
 
-// ontoQuad is the homography that takes a rectangle with a corner at the origin to four corners in their order round it:
-// the same as Fit, in closed form (Heckbert 1989, Fundamentals of Texture Mapping and Image Warping, section 2.2.3, from
-// memory; held to Fit by a test). Corners on one line give numbers that are none.
+// ontoQuad is the homography that takes a rectangle with a corner at the origin to four corners in their order round
+// it: the same as Fit, in closed form (Heckbert 1989, Fundamentals of Texture Mapping and Image Warping, section 2.2.3,
+// from memory; held to Fit by a test). Corners on one line give numbers that are none.
 func ontoQuad(width, height float64, q []Point) Homography {
 	d1, d2 := q[1].minus(q[2]), q[3].minus(q[2])
 	s := q[0].minus(q[1]).plus(q[2]).minus(q[3])

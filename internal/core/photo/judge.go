@@ -93,7 +93,13 @@ func looksOf(p *image.RGBA, quad []Point, width, height float64) (l looks) {
 			turn := share * math.Pi / 2
 			out := Point{math.Copysign(math.Cos(turn), c.X-middle.X), math.Copysign(math.Sin(turn), c.Y-middle.Y)}
 			n++
-			if off, by := profile(p, h, middle.plus(out.times(CardRound)), out); math.Abs(off) <= isThere && by >= leastEdges {
+			if off, by := profile(
+				p,
+				h,
+				middle.plus(out.times(CardRound)),
+				out,
+			); math.Abs(off) <= isThere &&
+				by >= leastEdges {
 				there++
 			}
 		}

@@ -121,8 +121,8 @@ func (l line) meets(o line) (Point, bool) {
 	return Point{(l.off*b.Y - o.off*a.Y) / d, (o.off*a.X - l.off*b.X) / d}, true
 }
 
-// lines are the straight lines on which most edge lies that runs along them (Duda and Hart 1972, with each edge standing
-// only for directions near its own).
+// lines are the straight lines on which most edge lies that runs along them (Duda and Hart 1972, with each edge
+// standing only for directions near its own).
 func (e edges) lines() []line {
 	reach := int(math.Hypot(float64(e.w), float64(e.h))) + 2
 	wide := 2*reach + 1

@@ -52,7 +52,13 @@ func (s Shot) Read(m Marks) (Read, error) {
 	}
 	for mark, at := range m.quicks() {
 		if mm := n.fromTip(at(n)); mm < 0 || mm > r.Length.MM {
-			return Read{}, fault.Fields{{Name: map[quick.Landmark]string{quick.Groove: "groove", quick.SeenThrough: "pink"}[mark], Value: say.Of(outsideTheNail), Want: say.Of(mustStandBetweenCoatLine)}}
+			return Read{}, fault.Fields{
+				{
+					Name:  map[quick.Landmark]string{quick.Groove: "groove", quick.SeenThrough: "pink"}[mark],
+					Value: say.Of(outsideTheNail),
+					Want:  say.Of(mustStandBetweenCoatLine),
+				},
+			}
 		}
 		seen := s.number(m, func(n onPlane) float64 { return n.fromTip(at(n)) }, estimate.Z90*mark.Number(0, "", 0).SD)
 		if r.Quick == nil {
@@ -91,7 +97,8 @@ func (r Read) Shape(code nail.Code, weight float64) nail.Shape {
 	})
 }
 
-// CheckOutline refuses corners under whose sides the picture shows no edge of a card, and names the one that stands off.
+// CheckOutline refuses corners under whose sides the picture shows no edge of a card, and names the one that stands
+// off.
 func (s Shot) CheckOutline(o Outline) error {
 	var f fault.Fields
 	switch corner, loose := o.Loose(); {
@@ -130,16 +137,28 @@ func (m Marks) quicks() map[quick.Landmark]func(onPlane) Point {
 func (s Shot) refuse(n onPlane) fault.Fields {
 	var f fault.Fields
 	if n.pxPerMM < leastPx {
-		f.Add("handles", say.Of(pixelsAMillimetre, say.Args{"pixels": say.Tenths(n.pxPerMM)}), say.Of(mustBeAtLeastPixels, say.Args{"leastPx": say.Number(leastPx)}))
+		f.Add(
+			"handles",
+			say.Of(pixelsAMillimetre, say.Args{"pixels": say.Tenths(n.pxPerMM)}),
+			say.Of(mustBeAtLeastPixels, say.Args{"leastPx": say.Number(leastPx)}),
+		)
 	}
 	if s.Reference != Card {
 		return f
 	}
 	if misfit := s.misfit(); misfit > mostMisfit {
-		f.Add("handles", say.Of(offACardsShape, say.Args{"misfit": say.Round(100 * misfit)}), say.Of(mustBeTheFourCorners))
+		f.Add(
+			"handles",
+			say.Of(offACardsShape, say.Args{"misfit": say.Round(100 * misfit)}),
+			say.Of(mustBeTheFourCorners),
+		)
 	}
 	if n.view.Tilt > mostTilt {
-		f.Add("handles", say.Of(tiltedBy, say.Args{"tilt": say.Round(n.view.Tilt)}), say.Of(mustBeACardTilted, say.Args{"mostTilt": say.Number(mostTilt)}))
+		f.Add(
+			"handles",
+			say.Of(tiltedBy, say.Args{"tilt": say.Round(n.view.Tilt)}),
+			say.Of(mustBeACardTilted, say.Args{"mostTilt": say.Number(mostTilt)}),
+		)
 	}
 	if n.reach > mostReach {
 		f.Add("tip", say.Of(farFromTheCard), say.Of(mustBeNearTheCard))
@@ -193,8 +212,8 @@ func (s Shot) nail(m Marks) (n onPlane, is bool) {
 	return n, true
 }
 
-// Grid are lines of the card's plane round a nail, a centimetre apart, as the picture shows them: where they do not lie on
-// the nail, it is not in that plane.
+// Grid are lines of the card's plane round a nail, a centimetre apart, as the picture shows them: where they do not lie
+// on the nail, it is not in that plane.
 func (s Shot) Grid(m Marks) [][2]Point {
 	plane, is := s.plane()
 	back, also := plane.Inverse()
@@ -238,8 +257,8 @@ func (n onPlane) bend() float64 {
 // length is along the ridge, mm: an arc through three points, or the chord of two.
 func (n onPlane) length() float64 { return n.fromTip(n.coat) }
 
-// fromTip is how far from the tip a point lies along the ridge, mm, wherever between ridge and underside it is; negative
-// beyond the tip.
+// fromTip is how far from the tip a point lies along the ridge, mm, wherever between ridge and underside it is;
+// negative beyond the tip.
 func (n onPlane) fromTip(p Point) float64 {
 	centre, radius, is := n.arc()
 	if !is {

@@ -20,8 +20,8 @@ const (
 	coatLine      = 0.5  // how far off the coat line may be taken, mm: hair hides it
 )
 
-// Focal lengths that cameras have, as a share of the picture's longer side: from the widest lens of a telephone to a long
-// one, or a picture that was cropped (judgement).
+// Focal lengths that cameras have, as a share of the picture's longer side: from the widest lens of a telephone to a
+// long one, or a picture that was cropped (judgement).
 const (
 	shortest = 0.45
 	longest  = 3.5

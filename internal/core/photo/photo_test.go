@@ -61,7 +61,11 @@ func (c camera) seesAt(p Point, high float64) Point {
 	of := func(x, y, z float64) [3]float64 {
 		k := (1 - cos) * (ux*x + uy*y)
 		v := [3]float64{x*cos + uy*z*sin + ux*k, y*cos - ux*z*sin + uy*k, z*cos + (ux*y-uy*x)*sin}
-		return [3]float64{math.Cos(l.Turned*rad)*v[0] - math.Sin(l.Turned*rad)*v[1], math.Sin(l.Turned*rad)*v[0] + math.Cos(l.Turned*rad)*v[1], v[2]}
+		return [3]float64{
+			math.Cos(l.Turned*rad)*v[0] - math.Sin(l.Turned*rad)*v[1],
+			math.Sin(l.Turned*rad)*v[0] + math.Cos(l.Turned*rad)*v[1],
+			v[2],
+		}
 	}
 	v := of(p.X-l.Point.X, p.Y-l.Point.Y, -high)
 	f := focalShare * float64(max(c.width, c.height))
@@ -106,7 +110,15 @@ func (c camera) shot() Shot {
 func TestAnExactPictureIsReadExactly(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		f := func(low, high float64, what string) float64 { return rapid.Float64Range(low, high).Draw(t, what) }
-		c := lookingAt(Point{50, 40}, f(85, 112, "distance"), f(0, 40, "tilt"), f(0, 360, "about"), f(0, 360, "turned"), 2048, 1536)
+		c := lookingAt(
+			Point{50, 40},
+			f(85, 112, "distance"),
+			f(0, 40, "tilt"),
+			f(0, 360, "about"),
+			f(0, 360, "turned"),
+			2048,
+			1536,
+		)
 		length, radius := f(6, 22, "length"), f(9, 60, "radius")
 		coat, middle, tip := bent(Point{f(30, 60, "x"), f(60, 75, "y")}, length, radius, f(0, 6, "angle"))
 		s := c.shot()
@@ -125,7 +137,13 @@ func TestAnExactPictureIsReadExactly(t *testing.T) {
 			}
 			assert.InDelta(t, length/2, r.Quick[quick.Groove].MM, 1e-4, "half way")
 		}
-		assert.InDelta(t, c.tilt, r.View.Tilt, 15, "and how it was held, roughly: at the nail, not at the card's middle")
+		assert.InDelta(
+			t,
+			c.tilt,
+			r.View.Tilt,
+			15,
+			"and how it was held, roughly: at the nail, not at the card's middle",
+		)
 	})
 }
 
@@ -165,7 +183,13 @@ func TestTheRangeOfALength(t *testing.T) {
 	unsure, err := shot.Read(Marks{Coat: c.sees(coat), Tip: c.sees(tip)})
 	require.NoError(t, err)
 	assert.Greater(t, unsure.Length.SD, beside.Length.SD, "nobody looked how it was held")
-	known := Shot{Width: 2048, Height: 1536, Reference: Known, MM: 23.25, Handles: []Point{{500, 500}, {500 + 12*23.25, 500}}}
+	known := Shot{
+		Width:     2048,
+		Height:    1536,
+		Reference: Known,
+		MM:        23.25,
+		Handles:   []Point{{500, 500}, {500 + 12*23.25, 500}},
+	}
 	coin, err := known.Read(Marks{Coat: Point{600, 900}, Tip: Point{768, 900}})
 	require.NoError(t, err)
 	assert.InDelta(t, 14, coin.Length.MM, 1e-9)
@@ -183,14 +207,20 @@ func randomlyLeaning(r *rand.Rand, most float64, held Holding, from stands, lean
 		px := func() float64 { return handlePx / 1.6449 * r.NormFloat64() }
 		c := lookingAt(Point{45, 40}, 95+50*r.Float64(), most*r.Float64(), 360*r.Float64(), 360*r.Float64(), 2048, 1536)
 		truth = 6 + 16*r.Float64()
-		coat, middle, tip := bent(Point{30 + 30*r.Float64(), 60 + 10*r.Float64()}, truth, 12+50*r.Float64(), 6*r.Float64())
+		coat, middle, tip := bent(
+			Point{30 + 30*r.Float64(), 60 + 10*r.Float64()},
+			truth,
+			12+50*r.Float64(),
+			6*r.Float64(),
+		)
 		off := coatLine / 1.6449 * r.NormFloat64()
 		coat = coat.plus(middle.minus(coat).times(off / coat.distance(middle)))
 		share := 1 + straightness/1.6449*r.NormFloat64()
 		depth, lean := from.depth+from.depthOff/1.6449*r.NormFloat64(), leans+from.leanOff/1.6449*r.NormFloat64()
 		along := tip.minus(coat).times(1 / coat.distance(tip))
 		blurred := func(p Point) Point {
-			return c.seesAt(leaning(p, middle, along, share, lean), depth+p.minus(middle).dot(along)*math.Sin(lean*math.Pi/180)).plus(Point{px(), px()})
+			return c.seesAt(leaning(p, middle, along, share, lean), depth+p.minus(middle).dot(along)*math.Sin(lean*math.Pi/180)).
+				plus(Point{px(), px()})
 		}
 		s := c.shot()
 		s.Held = held
@@ -205,7 +235,8 @@ func randomlyLeaning(r *rand.Rand, most float64, held Holding, from stands, lean
 	}
 }
 
-// leaning is where a point of a nail comes to on the plane, seen straight from above, when the nail leans about its middle.
+// leaning is where a point of a nail comes to on the plane, seen straight from above, when the nail leans about its
+// middle.
 func leaning(p, middle, along Point, share, lean float64) Point {
 	d := p.minus(middle).times(share)
 	far := d.dot(along)

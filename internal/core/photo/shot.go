@@ -53,16 +53,28 @@ func (s Shot) Check() fault.Fields {
 	switch s.Reference {
 	case Card:
 		if len(s.Handles) != 4 {
-			f.Add("handles", say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}), say.Of(mustBeTheCardsFour))
+			f.Add(
+				"handles",
+				say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}),
+				say.Of(mustBeTheCardsFour),
+			)
 			return f
 		}
 		s.checkCorners(&f)
 	case Known:
 		f.Range("known_mm", s.MM, 1, mostKnown, fault.MM)
 		if len(s.Handles) != 2 {
-			f.Add("handles", say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}), say.Of(mustBeTheTwoPoints))
+			f.Add(
+				"handles",
+				say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}),
+				say.Of(mustBeTheTwoPoints),
+			)
 		} else if s.Handles[0].distance(s.Handles[1]) < leastEdge {
-			f.Add("handles", say.Of(tooNearEachOther), say.Of(mustBeAtLeastPixelsApart, say.Args{"leastEdge": say.Number(leastEdge)}))
+			f.Add(
+				"handles",
+				say.Of(tooNearEachOther),
+				say.Of(mustBeAtLeastPixelsApart, say.Args{"leastEdge": say.Number(leastEdge)}),
+			)
 		}
 	default:
 		f.Add("reference", string(s.Reference), say.Of(mustBeCardOrKnown))
@@ -76,7 +88,11 @@ func (s Shot) checkCorners(f *fault.Fields) {
 	for i, p := range s.Handles {
 		q, r := s.Handles[(i+1)%4], s.Handles[(i+2)%4]
 		if p.distance(q) < leastEdge {
-			f.Add("handles", say.Of(tooNearEachOther), say.Of(mustBeCornersAtLeast, say.Args{"leastEdge": say.Number(leastEdge)}))
+			f.Add(
+				"handles",
+				say.Of(tooNearEachOther),
+				say.Of(mustBeCornersAtLeast, say.Args{"leastEdge": say.Number(leastEdge)}),
+			)
 			return
 		}
 		turn := q.minus(p).cross(r.minus(q)) / (p.distance(q) * math.Max(1, q.distance(r)))

@@ -40,18 +40,36 @@ func (s Shot) With(side Side, m Marks) (Shot, Stands, error) {
 	}
 	met, is := s.meet(side, m)
 	if !is {
-		return s, Stands{}, fault.Fields{{Name: "side.handles", Value: say.Of(onOneLine), Want: say.Of(mustGoRoundTheCard)}}
+		return s, Stands{}, fault.Fields{
+			{Name: "side.handles", Value: say.Of(onOneLine), Want: say.Of(mustGoRoundTheCard)},
+		}
 	}
 	off := s.meetOff(side, m, met)
 	switch {
 	case side.misfit() > mostMisfit:
-		f.Add("side.handles", say.Of(offACardsShape2, say.Args{"side": say.Round(100 * side.misfit())}), say.Of(mustBeTheFourCornersOf))
+		f.Add(
+			"side.handles",
+			say.Of(offACardsShape2, say.Args{"side": say.Round(100 * side.misfit())}),
+			say.Of(mustBeTheFourCornersOf),
+		)
 	case met.apart < leastBeside:
-		f.Add("side", say.Of(besideTheFirst, say.Args{"apart": say.Round(met.apart)}), say.Of(mustBeTakenFromFarther, say.Args{"leastBeside": say.Number(leastBeside)}))
+		f.Add(
+			"side",
+			say.Of(besideTheFirst, say.Args{"apart": say.Round(met.apart)}),
+			say.Of(mustBeTakenFromFarther, say.Args{"leastBeside": say.Number(leastBeside)}),
+		)
 	case met.missed > missedBy*off.missed:
-		f.Add("side", say.Of(theLinesOfSightMiss, say.Args{"missed": say.Length(met.missed)}), say.Of(mustShowTheSameTwo))
+		f.Add(
+			"side",
+			say.Of(theLinesOfSightMiss, say.Args{"missed": say.Length(met.missed)}),
+			say.Of(mustShowTheSameTwo),
+		)
 	case math.Abs(met.lean) > mostLean || math.Abs(met.depth) > mostDepth:
-		f.Add("side", say.Of(mmBeforeTheCardLeaning, say.Args{"depth": say.Length(met.depth), "lean": say.Round(met.lean)}), say.Of(mustShowTheNailNear))
+		f.Add(
+			"side",
+			say.Of(mmBeforeTheCardLeaning, say.Args{"depth": say.Length(met.depth), "lean": say.Round(met.lean)}),
+			say.Of(mustShowTheNailNear),
+		)
 	}
 	if err := f.Err(); err != nil {
 		return s, Stands{}, err
@@ -186,7 +204,10 @@ func (s Shot) meetOff(side Side, m Marks, at met) (off met) {
 	}
 	sum(lens(s.focal()*(1+lensOff)), lens(s.focal()*(1-lensOff)), 0.5)
 	moved := stillWithin / math.Tan(at.apart*math.Pi/180)
-	return met{pose: pose{math.Sqrt(off.depth + moved*moved), math.Sqrt(off.lean)}, missed: math.Sqrt(off.missed + stillWithin*stillWithin)}
+	return met{
+		pose:   pose{math.Sqrt(off.depth + moved*moved), math.Sqrt(off.lean)},
+		missed: math.Sqrt(off.missed + stillWithin*stillWithin),
+	}
 }
 
 func minus3(a, b [3]float64) [3]float64 { return [3]float64{a[0] - b[0], a[1] - b[1], a[2] - b[2]} }

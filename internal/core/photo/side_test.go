@@ -27,7 +27,12 @@ type twice struct {
 // drawTwice draws one: taken squarely, then from beside by so many degrees.
 func drawTwice(r *rand.Rand, depth, lean, beside float64) (t twice, length float64) {
 	length = 6 + 16*r.Float64()
-	t.coat, t.ridge, t.tip = bent(Point{30 + 30*r.Float64(), 60 + 10*r.Float64()}, length, 12+50*r.Float64(), 6*r.Float64())
+	t.coat, t.ridge, t.tip = bent(
+		Point{30 + 30*r.Float64(), 60 + 10*r.Float64()},
+		length,
+		12+50*r.Float64(),
+		6*r.Float64(),
+	)
 	t.depth, t.lean = depth, lean
 	t.first = lookingAt(Point{45, 40}, 95+50*r.Float64(), 15*r.Float64(), 360*r.Float64(), 360*r.Float64(), 2048, 1536)
 	t.second = lookingAt(Point{45, 45}, 110+40*r.Float64(), beside, 360*r.Float64(), 360*r.Float64(), 2048, 1536)
@@ -107,8 +112,8 @@ func randomlyTwice(r *rand.Rand, depth, lean float64) (got Read, truth float64, 
 	}
 }
 
-// A paw that moved between the two pictures is refused or the range holds it, in at least four of five; points that were
-// exchanged are refused, and hardly ever a pair that belongs together.
+// A paw that moved between the two pictures is refused or the range holds it, in at least four of five; points that
+// were exchanged are refused, and hardly ever a pair that belongs together.
 func TestTwoPicturesThatDoNotBelongTogether(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")

@@ -11,13 +11,13 @@ import (
 	"fribbet/internal/core/verdict"
 )
 
-// Prices are what a play weighs, in seconds or what is worth as much: a cut with its look, a millimetre of spare left beyond
-// what its school leaves, blood.
+// Prices are what a play weighs, in seconds or what is worth as much: a cut with its look, a millimetre of spare left
+// beyond what its school leaves, blood.
 type Prices struct{ Cut, LeftMM, Blood float64 }
 
-// BestPlay is the best play on a nail, by dynamic programming backwards from all that may come off (Bellman 1957, Dynamic
-// Programming): it knows how the faces show, how far a hand is off and what the spare may be. It goes by what came off so far
-// and by the last face: earlier faces are forgotten, so the very best may be a little better still.
+// BestPlay is the best play on a nail, by dynamic programming backwards from all that may come off (Bellman 1957,
+// Dynamic Programming): it knows how the faces show, how far a hand is off and what the spare may be. It goes by what
+// came off so far and by the last face: earlier faces are forgotten, so the very best may be a little better still.
 type BestPlay struct {
 	Spare  quick.Spare // as it is believed before the first cut
 	Colour nail.Colour
@@ -113,7 +113,10 @@ func (p BestPlay) moves() (m moves) {
 	for r := range states {
 		m.stop[r], m.cuts[r] = make([]float64, len(faces)), make([][]oneMove, len(faces))
 		off := float64(r) * p.Step
-		left := distuv.Normal{Mu: p.Spare.Mean - off, Sigma: math.Sqrt(p.Spare.SD*p.Spare.SD + 0.05*off)} // what each cut was off by is in it
+		left := distuv.Normal{
+			Mu:    p.Spare.Mean - off,
+			Sigma: math.Sqrt(p.Spare.SD*p.Spare.SD + 0.05*off),
+		} // what each cut was off by is in it
 		for f := range faces[:len(faces)-1] {
 			var all []hidden
 			sum := 0.0
@@ -133,7 +136,12 @@ func (p BestPlay) moves() (m moves) {
 				continue
 			}
 			for _, mm := range p.Thick {
-				c := oneMove{mm: mm, cost: p.Cut, to: r + int(math.Round(mm/p.Step)), shows: make([]float64, len(faces))}
+				c := oneMove{
+					mm:    mm,
+					cost:  p.Cut,
+					to:    r + int(math.Round(mm/p.Step)),
+					shows: make([]float64, len(faces)),
+				}
 				if c.to >= states {
 					break
 				}
@@ -177,8 +185,9 @@ func (p BestPlay) Choose() func(off float64, last quick.Face) float64 {
 	}
 }
 
-// Best is what the best play would have done before each of some moves that came to an end, mm, 0 to stop: at the person's own
-// end point, with blood worth what their care says, by the looks that were taken until then. Cuts are as they are offered.
+// Best is what the best play would have done before each of some moves that came to an end, mm, 0 to stop: at the
+// person's own end point, with blood worth what their care says, by the looks that were taken until then. Cuts are as
+// they are offered.
 func (r Room) Best(n Exercise, moves []Move) ([]float64, error) {
 	g, err := r.Play(n, moves)
 	if err != nil || !g.Over {
@@ -187,8 +196,14 @@ func (r Room) Best(n Exercise, moves []Move) ([]float64, error) {
 	t := r.table(n)
 	depth := g.Claw.Depth
 	p := BestPlay{
-		Colour: g.Colour, Scale: depth / quick.SignsDepth, Stop: r.Terms.Stop, Rest: verdict.Leaves(depth, 0, r.Terms.Stop),
-		Prices: Prices{priceCut, priceLeftMM, priceBlood}, Step: 0.1, Hidden: 0.1, Scales: 5,
+		Colour: g.Colour,
+		Scale:  depth / quick.SignsDepth,
+		Stop:   r.Terms.Stop,
+		Rest:   verdict.Leaves(depth, 0, r.Terms.Stop),
+		Prices: Prices{priceCut, priceLeftMM, priceBlood},
+		Step:   0.1,
+		Hidden: 0.1,
+		Scales: 5,
 	}
 	if r.Terms.Limit <= verdict.Careful {
 		p.Blood = priceBloodCareful

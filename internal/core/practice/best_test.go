@@ -78,8 +78,8 @@ func TestTheBestPlayIsTheBestOfAllPlays(t *testing.T) {
 	}
 }
 
-// The best play stands beside each move of a nail that is over: it stops where the person's own sign shows, takes one of the
-// cuts that are offered, and a hand that follows it bleeds rarely. It is worked out while one looks.
+// The best play stands beside each move of a nail that is over: it stops where the person's own sign shows, takes one
+// of the cuts that are offered, and a hand that follows it bleeds rarely. It is worked out while one looks.
 func TestTheBestPlayStandsBesideEachMove(t *testing.T) {
 	bled, nails := 0, 45
 	for number := 1; number <= nails; number++ {

@@ -13,7 +13,8 @@ type Done struct {
 	Bled bool
 }
 
-// Well tells whether a nail went well: it did not bleed, nothing was cut against the advice, and hardly anything was left.
+// Well tells whether a nail went well: it did not bleed, nothing was cut against the advice, and hardly anything was
+// left.
 func (g Game) Well() bool { return g.Over && !g.Bled && g.Late == 0 && g.Early <= mostEarly }
 
 // Progress is where somebody stands with one kind of nail.
@@ -25,8 +26,8 @@ type Progress struct {
 	Again  date.Date // when it is to be practised again so that it is not forgotten; zero before it was passed
 }
 
-// Stands is where somebody stands with a kind by the nails of it that they did, the earliest first. It is passed once the
-// last twenty are good enough, and not passed any more when they are not. From then on each day of practice is a
+// Stands is where somebody stands with a kind by the nails of it that they did, the earliest first. It is passed once
+// the last twenty are good enough, and not passed any more when they are not. From then on each day of practice is a
 // repetition of SM-2 (Wozniak 1990, Optimization of learning, chapter 3.2: the intervals and the easiness factor), its
 // quality the share of that day's nails that went well.
 func Stands(kind Kind, done []Done) Progress {
@@ -62,8 +63,8 @@ func Stands(kind Kind, done []Done) Progress {
 	return s
 }
 
-// Again is when a card is to be shown again, by the times that it was answered, the earliest first: each is a repetition
-// of SM-2, well or not. The zero date: it never was.
+// Again is when a card is to be shown again, by the times that it was answered, the earliest first: each is a
+// repetition of SM-2, well or not. The zero date: it never was.
 func Again(said []Done) (on date.Date) {
 	r := repetition{easiness: firstEasiness}
 	for _, d := range said {

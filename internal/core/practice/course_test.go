@@ -10,8 +10,8 @@ import (
 
 var monday = date.MustParse("2026-11-23")
 
-// The published formula of SM-2: what each quality does to an easiness of 2.5, and intervals of 1, 6 and then 2.5 and 2.6
-// times as long (Wozniak 1990, worked by hand).
+// The published formula of SM-2: what each quality does to an easiness of 2.5, and intervals of 1, 6 and then 2.5 and
+// 2.6 times as long (Wozniak 1990, worked by hand).
 func TestRepetitionsAreAsPublished(t *testing.T) {
 	for quality, easiness := range []float64{1.7, 1.96, 2.18, 2.36, 2.5, 2.6} {
 		r := repetition{easiness: 2.5}

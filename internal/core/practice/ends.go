@@ -24,7 +24,7 @@ func (r Room) Ends(seed int) []End {
 	chance := r.Chance(uint64(seed), endsStream) //nolint:gosec // never negative
 	ends := make([]End, EndsAsked)
 	for i := range ends {
-		e := End{Colour: nail.Dark, Drawn: Exercise{Seed: seed}.horn(i)} //nolint:gosec // never negative
+		e := End{Colour: nail.Dark, Drawn: Exercise{Seed: seed}.horn(i)}
 		if chance.Float64() < lightShare {
 			e.Colour = nail.Light
 		}
@@ -74,7 +74,8 @@ func (r Room) Name(seed int, said []quick.Face) (Named, error) {
 	return out, nil
 }
 
-// Eye is how a drill's ends were read: of those that were neither white nor bleeding, how many were taken for a milder face.
+// Eye is how a drill's ends were read: of those that were neither white nor bleeding, how many were taken for a milder
+// face.
 func (r Room) Eye(seed int, said []quick.Face) (eye hand.Eye) {
 	for i, e := range r.Ends(seed)[:min(len(said), EndsAsked)] {
 		faces := quick.Faces(e.Colour)

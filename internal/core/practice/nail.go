@@ -59,8 +59,8 @@ func (n Exercise) stream() uint64 { return uint64(n.Number)<<8 | uint64(slices.I
 
 // horn names how the end after one of its moves is drawn.
 func (n Exercise) horn(move int) uint64 {
-	return uint64(n.Seed)<<24 | uint64(n.Number)<<8 | uint64(move)
-} //nolint:gosec // never negative
+	return uint64(n.Seed)<<24 | uint64(n.Number)<<8 | uint64(move) //nolint:gosec // never negative
+}
 
 // drawn is the nail as it truly is, on a dog of its own, and what anybody knows of it beforehand.
 type drawn struct {
@@ -73,7 +73,11 @@ func (r Room) draw(n Exercise) drawn {
 	chance := r.Chance(uint64(n.Seed), n.stream()) //nolint:gosec // never negative
 	between := func(low, high float64) float64 { return low + (high-low)*chance.Float64() }
 	code, one := nail.Code{Paw: nail.LF, Digit: 3}, state.Traits{Colour: nail.Dark, Shape: nail.Usual}
-	where, world := growth.Where{Age: between(50, 400), Weight: between(6, 40), Pavement: between(0, 10)}, virtual.World{}
+	where, world := growth.Where{
+		Age:      between(50, 400),
+		Weight:   between(6, 40),
+		Pavement: between(0, 10),
+	}, virtual.World{}
 	ago := between(3, 7)
 	since := &ago
 	switch n.Kind {

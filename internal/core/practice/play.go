@@ -120,7 +120,13 @@ func (r Room) Play(n Exercise, moves []Move) (Game, error) {
 		return Game{}, err
 	}
 	t := r.table(n)
-	g := Game{Exercise: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight, Before: t.dog.Nails[0].Length}
+	g := Game{
+		Exercise: n,
+		Code:     t.dog.Nails[0].Code,
+		Colour:   t.dog.Nails[0].Colour,
+		Weight:   t.dog.Where.Weight,
+		Before:   t.dog.Nails[0].Length,
+	}
 	looked := map[quick.Landmark]bool{}
 	for i, m := range moves {
 		if g.Over {
@@ -169,7 +175,11 @@ func (m Move) check(f *fault.Fields, i int, c nail.Colour, looked map[quick.Land
 	case count != 1:
 		f.Add(name, say.Of(thingsAtOnce, say.Args{"count": say.Count(count)}), say.Of(mustBeALookA))
 	case m.Look != "" && !through && m.Look != quick.Groove:
-		f.Add(name+".look", string(m.Look), fault.AnyOf([]quick.Landmark{quick.Groove, quick.SeenThrough, quick.ByTorch}))
+		f.Add(
+			name+".look",
+			string(m.Look),
+			fault.AnyOf([]quick.Landmark{quick.Groove, quick.SeenThrough, quick.ByTorch}),
+		)
 	case through && c != nail.Light:
 		f.Add(name+".look", string(m.Look), say.Of(mustBeGrooveNothingShines))
 	case looked[m.Look]:

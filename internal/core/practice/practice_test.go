@@ -41,7 +41,11 @@ func draws(t *rapid.T) (moves []Move) {
 // The same seed and the same moves are the same nail and come to the same; what comes later changes nothing of before.
 func TestANailIsTheSameToEverybody(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		n := Exercise{rapid.SampledFrom(Kinds()).Draw(t, "kind"), rapid.IntRange(1, MostSeed).Draw(t, "seed"), rapid.IntRange(1, 50).Draw(t, "number")}
+		n := Exercise{
+			rapid.SampledFrom(Kinds()).Draw(t, "kind"),
+			rapid.IntRange(1, MostSeed).Draw(t, "seed"),
+			rapid.IntRange(1, 50).Draw(t, "number"),
+		}
 		moves := draws(t)
 		var last Game
 		for k := range moves {
@@ -125,7 +129,11 @@ func TestHowOftenHandsBleed(t *testing.T) {
 	a, u, x := Count(advised), Count(unasked), Count(random)
 	page, err := os.ReadFile("../../../docs/practice.md")
 	require.NoError(t, err)
-	assert.Contains(t, string(page), fmt.Sprintf("%d bleed by the careful advice, %d by 1 mm slices, %d by random cuts", a.Bled, u.Bled, x.Bled))
+	assert.Contains(
+		t,
+		string(page),
+		fmt.Sprintf("%d bleed by the careful advice, %d by 1 mm slices, %d by random cuts", a.Bled, u.Bled, x.Bled),
+	)
 	assert.LessOrEqual(t, a.Per100.Low, 0.3, "a careful hand bleeds 3 of 1000 at most: docs/calibration.md")
 	assert.Greater(t, u.Per100.Low, a.Per100.High)
 	assert.Greater(t, x.Per100.Low, a.Per100.High)
@@ -214,7 +222,8 @@ func TestScenesComeInAnOrderOfTheirOwn(t *testing.T) {
 	assert.Contains(t, wordstest.Err(err), "seed")
 }
 
-// Blood comes minute by minute, whoever asks; what to do stands in another order each time, and who is late was not right.
+// Blood comes minute by minute, whoever asks; what to do stands in another order each time, and who is late was not
+// right.
 func TestBloodIsAnsweredAgainstTheClock(t *testing.T) {
 	assert.True(t, OfBlood.Clocked())
 	assert.False(t, OfTheDog.Clocked(), "a dog is read in its own time")
@@ -242,8 +251,8 @@ func TestBloodIsAnsweredAgainstTheClock(t *testing.T) {
 	assert.Contains(t, wordstest.Err(err), "drill")
 }
 
-// Of five lines one stands where the groove ends, the others as far apart as lines on a nail of that depth; all are on the
-// nail, and the right one stands in no place more than in others do.
+// Of five lines one stands where the groove ends, the others as far apart as lines on a nail of that depth; all are on
+// the nail, and the right one stands in no place more than in others do.
 func TestTheGrooveEndsAtOneOfFiveLines(t *testing.T) {
 	places := map[int]int{}
 	for seed := 1; seed <= 60; seed++ {
@@ -316,7 +325,8 @@ func TestWhatIsLeftOnTheMean(t *testing.T) {
 	assert.InDelta(t, mean+estimate.Z90*sd/2, got.High, 1e-9)
 }
 
-// A day's repetition is as good as the share of its nails that went well: four of five is remembered, two of five is not.
+// A day's repetition is as good as the share of its nails that went well: four of five is remembered, two of five is
+// not.
 func TestADayIsAsGoodAsItsNails(t *testing.T) {
 	day := date.MustParse("2026-11-02")
 	again := func(well int) int {

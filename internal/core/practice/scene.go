@@ -89,8 +89,8 @@ func whatNowAbout(key string, right int) Scene {
 	return Scene{Key: key, Choices: choices, Right: right}
 }
 
-// scenes are those of the dog (the signs and what they ask for are trade; that a dog which goes quite still is stopped for, and
-// not eased, is common practice, no source).
+// scenes are those of the dog (the signs and what they ask for are trade; that a dog which goes quite still is stopped
+// for, and not eased, is common practice, no source).
 func scenes() []Scene {
 	all := []Scene{
 		{Key: "yawn_loose", Shows: Dog{"loose", "yawn", "soft", "loose"}, Choices: withTheDog, Right: 0},
@@ -121,8 +121,8 @@ func (s Scene) Why() say.Line {
 	return say.Line{Key: say.Key("practice.why_" + s.Key)}
 }
 
-// Scenes are a drill's as they come: those of the dog in an order by chance, those of blood in that of the minutes, with
-// the choices of each in an order by chance. The same seed is the same drill.
+// Scenes are a drill's as they come: those of the dog in an order by chance, those of blood in that of the minutes,
+// with the choices of each in an order by chance. The same seed is the same drill.
 func (r Room) Scenes(d Drill, seed int) []Scene {
 	all := r.Moments(d, seed)
 	chance := r.Chance(uint64(seed), scenesStream) //nolint:gosec // never negative

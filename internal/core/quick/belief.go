@@ -61,7 +61,11 @@ type Belief struct {
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
-	b := &Belief{evidence: 1, show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, n: int(math.Round(length/gridStep)) + 1}
+	b := &Belief{
+		evidence: 1,
+		show:     shown{light: colour == nail.Light, depth: depth / SignsDepth},
+		n:        int(math.Round(length/gridStep)) + 1,
+	}
 	b.alike = make([]float64, b.n)
 	prior.densities(b.alike)
 	sum := add(b.alike)
@@ -261,7 +265,8 @@ func (b *Belief) any() {
 	b.weights, b.sums = usual, usual
 }
 
-// ReadBy is that from now on the faces are told by somebody who takes such a share of the ends for the next milder face.
+// ReadBy is that from now on the faces are told by somebody who takes such a share of the ends for the next milder
+// face.
 func (b *Belief) ReadBy(milder float64) { b.show.milder = milder }
 
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of

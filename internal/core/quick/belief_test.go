@@ -89,7 +89,12 @@ func anyBelief(t *rapid.T) (*Belief, []Face) {
 	length := rapid.Float64Range(4, 30).Draw(t, "length")
 	b := NewBelief(length, rapid.Float64Range(2, 12).Draw(t, "depth"), colour, Assumed(length), UsualScales())
 	for range rapid.IntRange(0, 2).Draw(t, "landmarks") {
-		b.See(Seen{Mark: rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"), Spare: rapid.Float64Range(0, length).Draw(t, "at")})
+		b.See(
+			Seen{
+				Mark:  rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"),
+				Spare: rapid.Float64Range(0, length).Draw(t, "at"),
+			},
+		)
 	}
 	faces := Faces(colour)
 	faces = faces[:len(faces)-1] // no blood: that is the end
@@ -136,7 +141,15 @@ func TestADryCutIsNoBadNewsOfWhatItPassed(t *testing.T) {
 }
 
 func TestTheDogsFacesAreLearntFromNailToNail(t *testing.T) {
-	late := after(15, 7, nail.Dark, map[Landmark]float64{SeenThrough: 3.5}, step{1, White}, step{1, White}, step{0.5, White})
+	late := after(
+		15,
+		7,
+		nail.Dark,
+		map[Landmark]float64{SeenThrough: 3.5},
+		step{1, White},
+		step{1, White},
+		step{0.5, White},
+	)
 	f := late.Faces()
 	assert.Greater(t, f[0]+f[1], usual[0]+usual[1], "still white a millimetre from the quick: its faces show late")
 	carried := f.CarryOver()
@@ -180,7 +193,12 @@ func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 							want *= 1 - at.milder
 						}
 						if place > 1 { // and the next worse one taken for it; blood nobody takes for anything else
-							want += at.milder * chance(signsOf(colour), at.signs()[place-1].face, left, scales[s]*at.depth)
+							want += at.milder * chance(
+								signsOf(colour),
+								at.signs()[place-1].face,
+								left,
+								scales[s]*at.depth,
+							)
 						}
 						assert.InDelta(t, want, got, 1e-9)
 					}

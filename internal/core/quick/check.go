@@ -60,10 +60,18 @@ func (n Evidence) Check() fault.Fields {
 	for i, s := range n.Steps {
 		f.Range(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, 0.01, mostLength, fault.MM)
 		if !slices.Contains(Faces(n.Colour), s.Face) {
-			f.Add(fmt.Sprintf("steps[%d].face", i), s.Face, say.Of(mustBeOneOfFor, say.Args{"colour": say.Name(fmt.Sprint(Faces(n.Colour)))}))
+			f.Add(
+				fmt.Sprintf("steps[%d].face", i),
+				s.Face,
+				say.Of(mustBeOneOfFor, say.Args{"colour": say.Name(fmt.Sprint(Faces(n.Colour)))}),
+			)
 		}
 		if removed += s.Cut; removed > n.Length && removed-s.Cut <= n.Length {
-			f.Add(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, say.Of(mustLeaveSomethingOfThe, say.Args{"length": say.Length(n.Length)}))
+			f.Add(
+				fmt.Sprintf("steps[%d].removed_mm", i),
+				s.Cut,
+				say.Of(mustLeaveSomethingOfThe, say.Args{"length": say.Length(n.Length)}),
+			)
 		}
 	}
 	if n.Scales != nil {

@@ -7,8 +7,8 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-// A dark nail 15 mm long and 7 mm deep, of which its groove says that 3.5 mm lie before the quick, shows a white end after
-// a millimetre came off.
+// A dark nail 15 mm long and 7 mm deep, of which its groove says that 3.5 mm lie before the quick, shows a white end
+// after a millimetre came off.
 func ExampleBelief() {
 	b := quick.NewBelief(15, 7, nail.Dark, quick.Gamma{Mean: 4, SD: 1.5}, quick.UsualScales())
 	b.See(quick.Seen{Mark: quick.Groove, Spare: 3.5})

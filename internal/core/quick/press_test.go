@@ -43,7 +43,12 @@ func TestAWholePressBleedsAsOftenAsNailsThatAreDrawn(t *testing.T) {
 			}
 			share := float64(bled) / nails
 			assert.InDelta(t, share, told, 4*math.Sqrt(share/nails)+0.05*share, "%s %v", colour, cuts)
-			assert.Less(t, told, quick.NewBelief(12, 7, colour, prior, quick.UsualScales()).PressBleeds(append(cuts, 0.5), thin), "one more is more of a risk")
+			assert.Less(
+				t,
+				told,
+				quick.NewBelief(12, 7, colour, prior, quick.UsualScales()).PressBleeds(append(cuts, 0.5), thin),
+				"one more is more of a risk",
+			)
 		}
 	}
 }

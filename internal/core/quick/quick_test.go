@@ -14,7 +14,11 @@ import (
 
 func TestWeeksToIsTheInverseOfAfter(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		d := Drift{rapid.Float64Range(0.1, 2).Draw(t, "rate"), 0, UsualFollow(rapid.Float64Range(0.5, 1.6).Draw(t, "size"))}
+		d := Drift{
+			rapid.Float64Range(0.1, 2).Draw(t, "rate"),
+			0,
+			UsualFollow(rapid.Float64Range(0.5, 1.6).Draw(t, "size")),
+		}
 		start := rapid.Float64Range(0, 3).Draw(t, "start")
 		goal := rapid.Float64Range(0, 5).Draw(t, "goal")
 		weeks := d.WeeksTo(start, goal)

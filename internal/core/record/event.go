@@ -8,7 +8,16 @@ import (
 
 // Event is a record as the state takes it: the bench tells it tap by tap, the tally at once.
 func (r NailRecord) Event(on date.Date) state.Event {
-	e := state.Event{On: on, Nail: r.Code, Trim: true, Length: r.LengthBefore, After: r.LengthAfter, Gap: r.GapAfter, Left: r.SpareLeft, Colour: r.Colour}
+	e := state.Event{
+		On:     on,
+		Nail:   r.Code,
+		Trim:   true,
+		Length: r.LengthBefore,
+		After:  r.LengthAfter,
+		Gap:    r.GapAfter,
+		Left:   r.SpareLeft,
+		Colour: r.Colour,
+	}
 	e.Landmarks, e.Blood, e.EndFace = r.Landmarks, r.Blood, r.EndFace
 	e.Ended, e.Stop, e.Assumed = r.Ended, r.Stop, r.Assumed
 	e.Milder = r.Hand.Milder

@@ -69,9 +69,17 @@ func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 		return Sitting{On: today, Records: []NailRecord{r}}.Check(d, today).Err()
 	}
 	assert.NoError(t, sitting(NailRecord{LengthBefore: length(30)}))
-	assert.Contains(t, wordstest.Err(sitting(NailRecord{LengthBefore: length(75)})), "records[0].length_before_mm: this is longer than this nail can well be. Was a point forgotten?")
+	assert.Contains(
+		t,
+		wordstest.Err(sitting(NailRecord{LengthBefore: length(75)})),
+		"records[0].length_before_mm: this is longer than this nail can well be. Was a point forgotten?",
+	)
 	assert.NoError(t, sitting(NailRecord{LengthBefore: length(75), Sure: true}))
-	assert.Contains(t, wordstest.Err(sitting(NailRecord{GapAfter: gap(38)})), "records[0].gap_after_mm: this is more than")
+	assert.Contains(
+		t,
+		wordstest.Err(sitting(NailRecord{GapAfter: gap(38)})),
+		"records[0].gap_after_mm: this is more than",
+	)
 
 	walk := WalkRound{On: today, Looks: []Look{{Code: nail.MustParse("LF3"), Length: length(75), Gap: gap(38)}}}
 	err := walk.Check(d, today).Err()
@@ -83,7 +91,13 @@ func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 
 // A clipper's cuts are as thick as its hand cuts, a grinder's touches are touches, and faces stand with their own cut.
 func TestARecordAsTheStateTakesIt(t *testing.T) {
-	r := NailRecord{Code: nail.MustParse("LF3"), Tool: kit.SmallPlier, Cuts: []float64{1, 1}, Faces: []quick.Face{quick.White}, Hand: hand.Slices{Times: 1.3, Milder: 0.2}}
+	r := NailRecord{
+		Code:  nail.MustParse("LF3"),
+		Tool:  kit.SmallPlier,
+		Cuts:  []float64{1, 1},
+		Faces: []quick.Face{quick.White},
+		Hand:  hand.Slices{Times: 1.3, Milder: 0.2},
+	}
 	e := r.Event(today)
 	assert.Equal(t, 0.2, e.Milder)
 	for i, face := range []quick.Face{quick.White, ""} {

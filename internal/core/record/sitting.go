@@ -50,8 +50,8 @@ type Ground struct {
 	Touches []float64 // mm each; none where it was only ground round, which shortens nothing
 }
 
-// Slice is a cut of the nail, the first being 0: how thick it was meant to be, mm, and what it showed; false where there
-// was none, or nobody told what it showed.
+// Slice is a cut of the nail, the first being 0: how thick it was meant to be, mm, and what it showed; false where
+// there was none, or nobody told what it showed.
 func (r NailRecord) Slice(k int) (mm float64, face quick.Face, is bool) {
 	if k < 0 || k >= len(r.Cuts) {
 		return 0, "", false
@@ -135,8 +135,8 @@ const (
 	AsFar      HowFar = "full" // as far as it goes: to the dot
 )
 
-// Went is the sitting of a hand that stops at a sign, and whose slices come out so, with what was said at once of the end of every nail that
-// was cut and has none of its own told: that it went to a sign is no sign seen on each.
+// Went is the sitting of a hand that stops at a sign, and whose slices come out so, with what was said at once of the
+// end of every nail that was cut and has none of its own told: that it went to a sign is no sign seen on each.
 func (s Sitting) Went(far HowFar, stop quick.EndPoint, slicesOf hand.Slices) Sitting {
 	said := map[HowFar]state.Ended{Tips: state.BeforeSign, FirstSigns: state.AtSign, AsFar: state.AtSign}[far]
 	switch far {

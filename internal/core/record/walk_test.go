@@ -21,7 +21,13 @@ func TestALateWalkRoundOverrulesNothingNewer(t *testing.T) {
 	got, _ := late.Nail(lf3)
 	assert.Equal(t, torn, got.State)
 	assert.Equal(t, dark, got.Colour, "of which nobody told later")
-	again := WalkRound{On: today.AddDays(1), Looks: []Look{{Code: lf3, State: &sound, Colour: &light}}}.Seen(late, newer)
+	again := WalkRound{
+		On:    today.AddDays(1),
+		Looks: []Look{{Code: lf3, State: &sound, Colour: &light}},
+	}.Seen(
+		late,
+		newer,
+	)
 	got, _ = again.Nail(lf3)
 	assert.Equal(t, sound, got.State)
 	assert.Equal(t, light, got.Colour)
@@ -29,7 +35,14 @@ func TestALateWalkRoundOverrulesNothingNewer(t *testing.T) {
 
 func TestSeenNailsBecomeTheDogs(t *testing.T) {
 	dark, curled, torn := nail.Dark, nail.Curled, nail.Torn
-	d := WalkRound{Looks: []Look{{Code: nail.MustParse("LF1"), Shape: &curled}, {Code: nail.MustParse("LF3"), Colour: &dark, State: &torn}}}.Seen(plain())
+	d := WalkRound{
+		Looks: []Look{
+			{Code: nail.MustParse("LF1"), Shape: &curled},
+			{Code: nail.MustParse("LF3"), Colour: &dark, State: &torn},
+		},
+	}.Seen(
+		plain(),
+	)
 	lf1, _ := d.Nail(nail.MustParse("LF1"))
 	lf3, _ := d.Nail(nail.MustParse("LF3"))
 	assert.Equal(t, nail.Curled, lf1.Shape)
@@ -38,15 +51,31 @@ func TestSeenNailsBecomeTheDogs(t *testing.T) {
 }
 
 func TestCheckOfAWalkNamesWhatCannotBe(t *testing.T) {
-	bad := WalkRound{On: today.AddDays(1), Looks: []Look{{Code: nail.MustParse("LH1")}, {Code: nail.MustParse("LF3"), Gap: gap(-1)}, {Code: nail.MustParse("LF3"), Length: length(0)}}}
-	assert.Equal(t, []string{"on", "looks[0].code", "looks[1].gap_mm", "looks[2].code", "looks[2].length_mm"}, names(bad.Check(plain(), today)))
+	bad := WalkRound{
+		On: today.AddDays(1),
+		Looks: []Look{
+			{Code: nail.MustParse("LH1")},
+			{Code: nail.MustParse("LF3"), Gap: gap(-1)},
+			{Code: nail.MustParse("LF3"), Length: length(0)},
+		},
+	}
+	assert.Equal(
+		t,
+		[]string{"on", "looks[0].code", "looks[1].gap_mm", "looks[2].code", "looks[2].length_mm"},
+		names(bad.Check(plain(), today)),
+	)
 }
 
 // Dewclaws may be there or not, none, one or two on a hind paw (common practice, no source).
 func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	yes, no := true, false
 	c := WalkRound{On: today, Looks: []Look{
-		{Code: nail.MustParse("LF1"), Present: &no}, {Code: nail.MustParse("LH1b"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes},
+		{
+			Code:    nail.MustParse("LF1"),
+			Present: &no,
+		},
+		{Code: nail.MustParse("LH1b"), Present: &yes},
+		{Code: nail.MustParse("LH1"), Present: &yes},
 	}}
 	require.Empty(t, c.Check(plain(), today))
 	d := c.Seen(plain())
@@ -54,11 +83,15 @@ func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	_, has := d.Nail(nail.MustParse("LF1"))
 	assert.False(t, has)
 	assert.Equal(t, "LH1b", d.Nails[13].Code.String(), "in their place as the dog stands")
-	twice := WalkRound{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
+	twice := WalkRound{
+		On:    today,
+		Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}},
+	}
 	assert.NotEmpty(t, twice.Check(plain(), today))
 }
 
-// A round at which a nail was felt to touch, or seen past its pad, has one that touches; one that a card passes has none.
+// A round at which a nail was felt to touch, or seen past its pad, has one that touches; one that a card passes has
+// none.
 func TestWhatTouchesAtARound(t *testing.T) {
 	touches, card := measure.Touches.Number(), measure.Card.Number()
 	code := nail.MustParse("LF3")
@@ -71,7 +104,12 @@ func TestWhatTouchesAtARound(t *testing.T) {
 		"a card":       {Look{Code: code, Gap: &card}, false},
 		"nothing":      {Look{Code: code}, false},
 	} {
-		assert.Equal(t, c.is, WalkRound{Looks: []Look{{Code: nail.MustParse("RF3"), Gap: &card}, c.look}}.Touches(), name)
+		assert.Equal(
+			t,
+			c.is,
+			WalkRound{Looks: []Look{{Code: nail.MustParse("RF3"), Gap: &card}, c.look}}.Touches(),
+			name,
+		)
 	}
 	assert.False(t, WalkRound{}.Touches())
 }

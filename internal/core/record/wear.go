@@ -50,7 +50,11 @@ func (s Sitting) Ground() map[string]quick.Ground {
 	ground := map[string]quick.Ground{}
 	for _, r := range s.Records {
 		if r.Item != "" && r.LengthBefore != nil && r.LengthAfter != nil {
-			ground[r.Item] = ground[r.Item].And(r.Removed(), math.Hypot(r.LengthBefore.SD, r.LengthAfter.SD), len(r.Cuts))
+			ground[r.Item] = ground[r.Item].And(
+				r.Removed(),
+				math.Hypot(r.LengthBefore.SD, r.LengthAfter.SD),
+				len(r.Cuts),
+			)
 		}
 	}
 	return ground

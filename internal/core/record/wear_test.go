@@ -9,7 +9,8 @@ import (
 	"fribbet/internal/core/nail"
 )
 
-// A timed sitting's minutes are shared by what nails and their cuts take of a practised hand; of one that nobody timed the nails are told.
+// A timed sitting's minutes are shared by what nails and their cuts take of a practised hand; of one that nobody timed
+// the nails are told.
 func TestWhatASittingAsksOfItsKit(t *testing.T) {
 	s := Sitting{Records: []NailRecord{
 		{Code: nail.MustParse("LF3"), Item: "blade", Cuts: []float64{1, 1, 0.5}},
@@ -37,7 +38,13 @@ func TestWhatASittingAsksOfItsKit(t *testing.T) {
 
 	s.Records[0].Ground = &Ground{Tool: kit.GrinderBand, Item: "band", Touches: []float64{0.2, 0.2}}
 	ground := s.Stints()
-	assert.InDelta(t, 8, ground[0].Minutes+ground[1].Minutes+8*(5+2.9)/(whole+5+3*2), 1e-9, "all of the sitting, with the nail that nobody said with what")
+	assert.InDelta(
+		t,
+		8,
+		ground[0].Minutes+ground[1].Minutes+8*(5+2.9)/(whole+5+3*2),
+		1e-9,
+		"all of the sitting, with the nail that nobody said with what",
+	)
 	assert.Equal(t, 4.0, ground[1].Cuts, "a touch, and what a nail takes to be ground round")
 	assert.InDelta(t, 2.9, s.Records[0].Removed(), 1e-9, "a second pass that shortens says by how much")
 	assert.Empty(t, Sitting{Minutes: &eight}.Stints())

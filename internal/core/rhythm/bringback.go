@@ -111,7 +111,10 @@ func (p Plan) On(today date.Date, nails []Start, gap float64, held int) Progress
 	case gap >= p.Goal && held > 0:
 		g.Track, g.Words = Reached, say.Of(everyTrimmedNailClearsThe)
 	case g.Held < g.Due-1:
-		g.Track, g.Words = Behind, say.Of(ofTrimsWereHeldThe, say.Args{"held": say.Count(g.Held), "due": say.Whole(g.Due)})
+		g.Track, g.Words = Behind, say.Of(
+			ofTrimsWereHeldThe,
+			say.Args{"held": say.Count(g.Held), "due": say.Whole(g.Due)},
+		)
 	case p.Back() < leastBack || g.Expected < leastBack/2:
 		g.Track, g.Words = Early, say.Of(tooEarlyToTellFrom)
 	case behind > offTrack*p.Back():

@@ -125,7 +125,11 @@ func daysClear(nails []Start) float64 {
 
 // BreakEven is the longest interval that lets no quick of the nails grow, weeks, with the nail
 // that sets it and the spare that every trim leaves it, mm. Its range is that of the nail's rate.
-func BreakEven(nails []Start, work Work, source estimate.Source) (even estimate.Estimate, code nail.Code, leaves float64) {
+func BreakEven(
+	nails []Start,
+	work Work,
+	source estimate.Source,
+) (even estimate.Estimate, code nail.Code, leaves float64) {
 	even = estimate.Estimate{Value: math.Inf(1), Source: source}
 	for _, n := range nails {
 		margin := work.leaves(&n)
@@ -136,7 +140,11 @@ func BreakEven(nails []Start, work Work, source estimate.Source) (even estimate.
 		fast, slow := n.Drift, n.Drift
 		fast.Rate += estimate.Z90 * fast.RateSD
 		slow.Rate = math.Max(slow.Rate/4, slow.Rate-estimate.Z90*slow.RateSD)
-		even.Value, even.Low, even.High, code, leaves = weeks, fast.BreakEven(margin), slow.BreakEven(margin), n.Code, margin
+		even.Value, even.Low, even.High, code, leaves = weeks, fast.BreakEven(
+			margin,
+		), slow.BreakEven(
+			margin,
+		), n.Code, margin
 	}
 	return even, code, leaves
 }

@@ -37,8 +37,8 @@ func (r Rhythm) Days() float64 {
 	}[r]
 }
 
-// After is in how many days its interval is up after a day. Twice a week keeps two weekdays: three days on from Monday to
-// Wednesday, four from then on.
+// After is in how many days its interval is up after a day. Twice a week keeps two weekdays: three days on from Monday
+// to Wednesday, four from then on.
 func (r Rhythm) After(day date.Date) float64 {
 	if r != TwiceAWeek {
 		return r.Days()

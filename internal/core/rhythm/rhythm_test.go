@@ -25,7 +25,17 @@ func toes(spare, rate float64) []Start {
 	for _, c := range nail.All() {
 		if c.Standard() {
 			form := claw.Assumed(c, nail.Usual, 20)
-			nails = append(nails, Start{c, form, form, form.AtGap(0).CoatHeight(), quick.Drift{Rate: rate, RateSD: 0.1, Follow: quick.UsualFollow(1)}, spare})
+			nails = append(
+				nails,
+				Start{
+					c,
+					form,
+					form,
+					form.AtGap(0).CoatHeight(),
+					quick.Drift{Rate: rate, RateSD: 0.1, Follow: quick.UsualFollow(1)},
+					spare,
+				},
+			)
 		}
 	}
 	return nails
@@ -47,7 +57,13 @@ func TestRhythmsSideBySide(t *testing.T) {
 	assert.InDelta(t, 0.6, moves[FourWeeks], 0.8)
 	assert.Greater(t, moves[SixWeeks], 0.3)
 	for i, r := range Compared()[1:] {
-		assert.GreaterOrEqual(t, moves[r]+1e-9, moves[Compared()[i]], "%s draws back no more than what is more often", r)
+		assert.GreaterOrEqual(
+			t,
+			moves[r]+1e-9,
+			moves[Compared()[i]],
+			"%s draws back no more than what is more often",
+			r,
+		)
 	}
 }
 

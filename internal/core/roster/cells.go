@@ -58,7 +58,11 @@ func reached(phone, mail string) (by round.Reach, address string, others []strin
 // slashed parts two numbers at a slash; one whose area code is set off by it stays whole.
 func slashed(text string) []string {
 	digits := func(s string) int { return len(Plain(s)) }
-	if before, after, is := strings.Cut(text, "/"); is && digits(before) > leastDigits+1 && digits(after) > leastDigits+1 {
+	if before, after, is := strings.Cut(
+		text,
+		"/",
+	); is && digits(before) > leastDigits+1 &&
+		digits(after) > leastDigits+1 {
 		return []string{strings.TrimSpace(before), strings.TrimSpace(after)}
 	}
 	return []string{text}
@@ -87,9 +91,27 @@ func (c calendar) day(text string) (date.Date, bool) {
 		days, _ := strconv.ParseFloat(text, 64)
 		return date.Of(dayZero.AddDate(0, 0, int(days))), true
 	}
-	text = strings.Join(strings.Fields(strings.NewReplacer(",", " ").Replace(word.ReplaceAllStringFunc(text, c.month))), " ")
+	text = strings.Join(
+		strings.Fields(strings.NewReplacer(",", " ").Replace(word.ReplaceAllStringFunc(text, c.month))),
+		" ",
+	)
 	text = strings.ReplaceAll(text, ". ", " ") // 30. May
-	forms := []string{"2006-1-2", "2.1.2006", "2/1/2006", "2-1-2006", "2 January 2006", "January 2 2006", "2-January-2006", "2/January/2006", "2006/1/2", "2006 January 2", "2.1.06", "2/1/06", "2 January 06", "2-January-06"}
+	forms := []string{
+		"2006-1-2",
+		"2.1.2006",
+		"2/1/2006",
+		"2-1-2006",
+		"2 January 2006",
+		"January 2 2006",
+		"2-January-2006",
+		"2/January/2006",
+		"2006/1/2",
+		"2006 January 2",
+		"2.1.06",
+		"2/1/06",
+		"2 January 06",
+		"2-January-06",
+	}
 	if c.monthFirst {
 		forms = append([]string{"1/2/2006", "1/2/06"}, forms...)
 	}
@@ -108,7 +130,8 @@ func (c calendar) day(text string) (date.Date, bool) {
 // (30 de mayo) is nothing, and other words stay.
 func (c calendar) month(name string) string {
 	plain := strings.ToLower(strings.TrimSuffix(name, "."))
-	if plain == "de" || plain == "d" || plain == "of" || plain == "th" || plain == "st" || plain == "nd" || plain == "rd" {
+	if plain == "de" || plain == "d" || plain == "of" || plain == "th" || plain == "st" || plain == "nd" ||
+		plain == "rd" {
 		return ""
 	}
 	for k := range 12 {
@@ -135,7 +158,14 @@ func monthsFirst(rows [][]string, columns []Column) bool {
 		for i, cell := range cells {
 			var first, second, year int
 			if i < len(columns) && columns[i] == Born {
-				if n, _ := fmt.Sscanf(strings.TrimSpace(cell), "%d/%d/%d", &first, &second, &year); n == 3 && first <= 12 && second > 12 {
+				if n, _ := fmt.Sscanf(
+					strings.TrimSpace(cell),
+					"%d/%d/%d",
+					&first,
+					&second,
+					&year,
+				); n == 3 && first <= 12 &&
+					second > 12 {
 					return true
 				}
 			}

@@ -130,7 +130,11 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 	}
 	if told[Owner] != "" {
 		for _, fault := range r.Owner.Check() {
-			f.Add(map[string]string{"name": string(Owner), "address": string(reachColumn(r.Owner.Reach)), "note": string(Note)}[fault.Name], fault.Value, fault.Want)
+			f.Add(
+				map[string]string{"name": string(Owner), "address": string(reachColumn(r.Owner.Reach)), "note": string(Note)}[fault.Name],
+				fault.Value,
+				fault.Want,
+			)
 		}
 	} else if told[Phone] != "" || told[Mail] != "" {
 		f.Add(string(Owner), "nothing", say.Of(mustBeANameWhere))

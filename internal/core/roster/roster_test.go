@@ -14,8 +14,22 @@ import (
 var today = date.MustParse("2026-11-24")
 
 func TestColumnsAreGuessedByTheirHeadings(t *testing.T) {
-	assert.Equal(t, []Column{Owner, Phone, Mail, Dog, "", Weight, Born, Note},
-		Guess([]string{"Client name", "Mobile", "E-mail address", "Dog’s name", "Breed", "Weight (lb)", "D.O.B. / born", "Remarks"}))
+	assert.Equal(
+		t,
+		[]Column{Owner, Phone, Mail, Dog, "", Weight, Born, Note},
+		Guess(
+			[]string{
+				"Client name",
+				"Mobile",
+				"E-mail address",
+				"Dog’s name",
+				"Breed",
+				"Weight (lb)",
+				"D.O.B. / born",
+				"Remarks",
+			},
+		),
+	)
 	assert.Equal(t, []Column{Dog, Owner, Age, Weight}, Guess([]string{"Hund", "Besitzer", "Alter", "Gewicht"}))
 }
 
@@ -67,9 +81,60 @@ func table(header []string, rows [][]string) Table {
 // Dates as spreadsheets and people of several countries write them (common practice, no source; the serial number
 // 44346 is 30 May 2021 by ISO/IEC 29500-1).
 func TestDatesAreReadAsTheyAreWritten(t *testing.T) {
-	german := []string{"Januar", "Februar", "März", "April", "Mai", "Juni", "Juli", "August", "September", "Oktober", "November", "Dezember"}
-	french := []string{"janvier", "février", "mars", "avril", "mai", "juin", "juillet", "août", "septembre", "octobre", "novembre", "décembre", "janv.", "févr.", "mars", "avr.", "mai", "juin", "juil.", "août", "sept.", "oct.", "nov.", "déc."}
-	russian := []string{"января", "февраля", "марта", "апреля", "мая", "июня", "июля", "августа", "сентября", "октября", "ноября", "декабря"}
+	german := []string{
+		"Januar",
+		"Februar",
+		"März",
+		"April",
+		"Mai",
+		"Juni",
+		"Juli",
+		"August",
+		"September",
+		"Oktober",
+		"November",
+		"Dezember",
+	}
+	french := []string{
+		"janvier",
+		"février",
+		"mars",
+		"avril",
+		"mai",
+		"juin",
+		"juillet",
+		"août",
+		"septembre",
+		"octobre",
+		"novembre",
+		"décembre",
+		"janv.",
+		"févr.",
+		"mars",
+		"avr.",
+		"mai",
+		"juin",
+		"juil.",
+		"août",
+		"sept.",
+		"oct.",
+		"nov.",
+		"déc.",
+	}
+	russian := []string{
+		"января",
+		"февраля",
+		"марта",
+		"апреля",
+		"мая",
+		"июня",
+		"июля",
+		"августа",
+		"сентября",
+		"октября",
+		"ноября",
+		"декабря",
+	}
 	for text, months := range map[string][]string{
 		"44346": nil, "44346.75": nil, "2021-05-30T14:30:00Z": nil, "2021-05-30 00:00:00": nil, "30.05.2021 00:00": nil, "30/05/2021": nil, "30 May 2021": nil, "May 30, 2021": nil, "30-May-21": nil, "30th of May 2021": nil,
 		"30. Mai 2021": german, "30 mai 2021": french, "30 мая 2021": russian, "30 de mayo de 2021": {"enero", "febrero", "marzo", "abril", "mayo"},

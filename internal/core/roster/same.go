@@ -23,8 +23,8 @@ const (
 	Another           // another one of that name
 )
 
-// Plain is an address as it is compared: a number by its digits, a mail address in small letters. Brackets, spaces, dots
-// and dashes in a number say nothing.
+// Plain is an address as it is compared: a number by its digits, a mail address in small letters. Brackets, spaces,
+// dots and dashes in a number say nothing.
 func Plain(address string) string {
 	if strings.Contains(address, "@") {
 		return strings.ToLower(strings.TrimSpace(address))

@@ -19,17 +19,43 @@ type Answer struct {
 // required to obey, CTIA Messaging Principles and Best Practices; the others are common usage, no source).
 var (
 	stopWords = []string{"stop", "end", "cancel", "unsubscribe", "quit", "stopp", "arret", "arrêt"}
-	yesWords  = []string{"yes", "yes please", "yep", "yeah", "ok", "okay", "fine", "ja", "ja gern", "ja gerne", "gern", "gerne", "oui"}
-	noWords   = []string{"no", "nope", "nein", "non", "none", "none of these", "none of them", "not now"}
+	yesWords  = []string{
+		"yes",
+		"yes please",
+		"yep",
+		"yeah",
+		"ok",
+		"okay",
+		"fine",
+		"ja",
+		"ja gern",
+		"ja gerne",
+		"gern",
+		"gerne",
+		"oui",
+	}
+	noWords = []string{"no", "nope", "nein", "non", "none", "none of these", "none of them", "not now"}
 
 	// polite adds nothing to an answer, before it or after it.
 	polite = []string{"please", "thanks", "thank you", "many thanks", "bitte", "danke", "hi", "hello", "merci"}
 
 	lonePlace = regexp.MustCompile(`^(?:(?:number|nr|place|option|time|slot|nummer|platz) ?)?([0-9])$`)
 	digits    = regexp.MustCompile(`[0-9]+`)
-	refusing  = regexp.MustCompile(`\b(no|not|none|nein|non|nicht|kein|can ?t|cannot|don ?t|won ?t|neither|but|except|any)\b`)
-	stopsIn   = regexp.MustCompile(`\b(stop|stopp|unsubscribe|quit)\b`)
-	numerals  = map[string]int{"one": 1, "two": 2, "three": 3, "first": 1, "second": 2, "third": 3, "eins": 1, "zwei": 2, "drei": 3}
+	refusing  = regexp.MustCompile(
+		`\b(no|not|none|nein|non|nicht|kein|can ?t|cannot|don ?t|won ?t|neither|but|except|any)\b`,
+	)
+	stopsIn  = regexp.MustCompile(`\b(stop|stopp|unsubscribe|quit)\b`)
+	numerals = map[string]int{
+		"one":    1,
+		"two":    2,
+		"three":  3,
+		"first":  1,
+		"second": 2,
+		"third":  3,
+		"eins":   1,
+		"zwei":   2,
+		"drei":   3,
+	}
 )
 
 // said is an answer in plain words: small letters, without the signs between them, without what is polite.
@@ -63,7 +89,8 @@ func loneSign(text string) bool {
 }
 
 // ReadAnswer reads an answer to so many places; false where a person has to. Only what is unmistakable acts alone: a
-// place's number by itself, yes to a single place, no by itself, a word that stops. With anything more in it, it is a person's.
+// place's number by itself, yes to a single place, no by itself, a word that stops. With anything more in it, it is a
+// person's.
 func ReadAnswer(text string, places int) (Answer, bool) {
 	words := said(text)
 	switch {

@@ -13,7 +13,8 @@ func (f *filler) exchange() (made bool) {
 			return false
 		}
 		for _, in := range f.order {
-			if day := f.at[out]; day >= 0 && in != out && f.at[in] != day && f.saved[in][day] > 0 && f.mayHelp(out, in) {
+			if day := f.at[out]; day >= 0 && in != out && f.at[in] != day && f.saved[in][day] > 0 &&
+				f.mayHelp(out, in) {
 				made = f.try(func() bool { return f.swap(out, in) }, out) || made
 			}
 		}

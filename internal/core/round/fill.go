@@ -176,7 +176,8 @@ func (f *filler) place(party int) bool {
 	}
 	best := -1
 	for k := range f.days {
-		if s := f.saved[party][k]; s > 0 && (best < 0 || s > f.saved[party][best]) && f.room(k) >= f.parties[party].long &&
+		if s := f.saved[party][k]; s > 0 && (best < 0 || s > f.saved[party][best]) &&
+			f.room(k) >= f.parties[party].long &&
 			f.fits(k, append(slices.Clip(f.days[k].in), party)) {
 			best = k
 		}
@@ -233,7 +234,10 @@ func (f *filler) filling() Filling {
 			}
 		}
 	}
-	slices.SortStableFunc(out.Visits, func(a, b Visit) int { return cmp.Or(a.On.Sub(b.On), cmp.Compare(a.Start, b.Start)) })
+	slices.SortStableFunc(
+		out.Visits,
+		func(a, b Visit) int { return cmp.Or(a.On.Sub(b.On), cmp.Compare(a.Start, b.Start)) },
+	)
 	for _, n := range f.order {
 		if f.at[n] >= 0 {
 			continue

@@ -39,7 +39,17 @@ func least(w Week, parties [][]Dog, days []date.Date, later date.Date) float64 {
 			}
 			if w.Breaks(v).Nothing() {
 				others := slices.Concat(rest[:i], rest[i+1:])
-				best = min(best, harm(dogs, func(d Dog) float64 { return d.Window.Harm(days[day]) })+from(others, day, v.Lasts(w).To))
+				best = min(
+					best,
+					harm(
+						dogs,
+						func(d Dog) float64 { return d.Window.Harm(days[day]) },
+					)+from(
+						others,
+						day,
+						v.Lasts(w).To,
+					),
+				)
 			}
 		}
 		return best
@@ -160,7 +170,13 @@ func TestAFilledWeekIsSound(t *testing.T) {
 		for _, v := range got.Visits {
 			before, is := last[v.Dog.Owner]
 			if is && v.Dog.Owner != "" && (before.On != v.On || before.Lasts(w).To != v.Start) {
-				assert.False(t, together(w, v.Dog.Owner, dogs, there, 7), "%s and %s could come together", before.Dog.Name, v.Dog.Name)
+				assert.False(
+					t,
+					together(w, v.Dog.Owner, dogs, there, 7),
+					"%s and %s could come together",
+					before.Dog.Name,
+					v.Dog.Name,
+				)
 			}
 			last[v.Dog.Owner] = v
 		}
@@ -199,7 +215,12 @@ func together(w Week, owner string, dogs []Dog, there []Visit, long int) bool {
 func TestALongDogGivesWayToTwoThatNeedItMore(t *testing.T) {
 	w := Week{Days: map[time.Weekday]Hours{time.Monday: {Stretch: Stretch{At(9, 0), At(10, 0)}}}}
 	late := func(id string, minutes, days int) Dog {
-		return Dog{ID: id, Name: id, Minutes: minutes, Window: Window{Worth: monday.AddDays(-60), Due: monday.AddDays(-days)}}
+		return Dog{
+			ID:      id,
+			Name:    id,
+			Minutes: minutes,
+			Window:  Window{Worth: monday.AddDays(-60), Due: monday.AddDays(-days)},
+		}
 	}
 	got := w.Fill([]Dog{late("long", 55, 30), late("a", 30, 14), late("b", 30, 14)}, nil, monday, monday.AddDays(6))
 	assert.Len(t, got.Visits, 2)
@@ -230,36 +251,61 @@ func BenchmarkOffers(b *testing.B) {
 
 // busyWeek is a week of five days, and dogs of every kind that might come.
 func busyWeek(n int) (Week, []Dog) {
-	w := weekdays(Hours{Stretch: Stretch{At(9, 0), At(17, 0)}, Break: Stretch{At(12, 30), At(13, 15)}, Helper: []Stretch{{At(9, 0), At(12, 30)}}})
+	w := weekdays(
+		Hours{
+			Stretch: Stretch{At(9, 0), At(17, 0)},
+			Break:   Stretch{At(12, 30), At(13, 15)},
+			Helper:  []Stretch{{At(9, 0), At(12, 30)}},
+		},
+	)
 	dogs := make([]Dog, n)
 	for i := range dogs {
 		due := monday.AddDays(i*7%30 - 14)
-		dogs[i] = Dog{ID: fmt.Sprint(i), Name: fmt.Sprint("Dog ", i), Minutes: 12 + i*11%35, Hard: i%7 == 0, Window: Window{Worth: due.AddDays(-10), Due: due, Touches: due.AddDays(i % 9)}}
+		dogs[i] = Dog{
+			ID:      fmt.Sprint(i),
+			Name:    fmt.Sprint("Dog ", i),
+			Minutes: 12 + i*11%35,
+			Hard:    i%7 == 0,
+			Window:  Window{Worth: due.AddDays(-10), Due: due, Touches: due.AddDays(i % 9)},
+		}
 		switch i % 6 {
 		case 0:
 			dogs[i].Help = Needed
 		case 1:
 			dogs[i].Owner = fmt.Sprint("o", i/12)
 		case 2:
-			dogs[i].Suits = map[time.Weekday][]Stretch{time.Tuesday: {{At(9, 0), At(12, 0)}}, time.Friday: {{At(13, 0), At(17, 0)}}}
+			dogs[i].Suits = map[time.Weekday][]Stretch{
+				time.Tuesday: {{At(9, 0), At(12, 0)}},
+				time.Friday:  {{At(13, 0), At(17, 0)}},
+			}
 		}
 	}
 	return w, dogs
 }
 
-// halfBooked is a random week of six days, half of it booked, and 300 dogs that might come: with windows, helpers, owners'
-// hours and parties.
+// halfBooked is a random week of six days, half of it booked, and 300 dogs that might come: with windows, helpers,
+// owners' hours and parties.
 func halfBooked(seed uint64) (Week, []Dog, []Visit) {
 	r := rand.New(rand.NewPCG(30, seed))
 	w := Week{Around: 5, Days: map[time.Weekday]Hours{}}
 	for day := time.Monday; day <= time.Saturday; day++ {
 		from := At(8, 0) + Clock(30*r.IntN(4))
-		w.Days[day] = Hours{Stretch: Stretch{from, At(17, 0)}, Break: Stretch{At(12, 30), At(13, 0)}, Helper: []Stretch{{from, At(10+r.IntN(6), 0)}}}
+		w.Days[day] = Hours{
+			Stretch: Stretch{from, At(17, 0)},
+			Break:   Stretch{At(12, 30), At(13, 0)},
+			Helper:  []Stretch{{from, At(10+r.IntN(6), 0)}},
+		}
 	}
 	dogs := make([]Dog, 300)
 	for i := range dogs {
 		due := monday.AddDays(r.IntN(30) - 20)
-		dogs[i] = Dog{ID: fmt.Sprint(i), Name: fmt.Sprint("Dog ", i), Minutes: 8 + r.IntN(40), Hard: r.IntN(6) == 0, Window: Window{Worth: due.AddDays(-10), Due: due, Touches: due.AddDays(r.IntN(9))}}
+		dogs[i] = Dog{
+			ID:      fmt.Sprint(i),
+			Name:    fmt.Sprint("Dog ", i),
+			Minutes: 8 + r.IntN(40),
+			Hard:    r.IntN(6) == 0,
+			Window:  Window{Worth: due.AddDays(-10), Due: due, Touches: due.AddDays(r.IntN(9))},
+		}
 		if r.IntN(5) == 0 {
 			dogs[i].Help = Needed
 		}
@@ -268,7 +314,10 @@ func halfBooked(seed uint64) (Week, []Dog, []Visit) {
 		}
 		if dogs[i].Owner == "" && r.IntN(2) == 0 {
 			from := At(8+r.IntN(7), 0)
-			dogs[i].Suits = map[time.Weekday][]Stretch{time.Weekday(1 + r.IntN(6)): {{from, from + 150}}, time.Weekday(1 + r.IntN(6)): {{from, from + 150}}}
+			dogs[i].Suits = map[time.Weekday][]Stretch{
+				time.Weekday(1 + r.IntN(6)): {{from, from + 150}},
+				time.Weekday(1 + r.IntN(6)): {{from, from + 150}},
+			}
 		}
 	}
 	var there []Visit
@@ -276,15 +325,18 @@ func halfBooked(seed uint64) (Week, []Dog, []Visit) {
 		for at := At(8, 0); at < At(16, 0); at += Clock(20 + r.IntN(60)) {
 			if r.IntN(2) == 0 {
 				id := fmt.Sprintf("there %d %d", day, at)
-				there = append(there, Visit{ID: id, Dog: Dog{ID: id, Minutes: 15}, On: monday.AddDays(day), Start: at, State: Agreed})
+				there = append(
+					there,
+					Visit{ID: id, Dog: Dog{ID: id, Minutes: 15}, On: monday.AddDays(day), Start: at, State: Agreed},
+				)
 			}
 		}
 	}
 	return w, dogs, there
 }
 
-// What is looked at is bounded, so that nobody waits: fifty random half-booked weeks of 300 dogs. Places that were looked
-// at are counted, since a clock would measure the machine.
+// What is looked at is bounded, so that nobody waits: fifty random half-booked weeks of 300 dogs. Places that were
+// looked at are counted, since a clock would measure the machine.
 func TestAHalfBookedWeekIsFilledInBoundedWork(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
@@ -299,7 +351,15 @@ func TestAHalfBookedWeekIsFilledInBoundedWork(t *testing.T) {
 		assert.NotEmpty(t, got.Visits)
 		for i, v := range got.Visits {
 			assert.Empty(t, wordstest.Of(w.Breaks(v)), "%+v", v)
-			assert.Empty(t, wordstest.Of(w.Clash(Visit{ID: "new", Dog: v.Dog, On: v.On, Start: v.Start, State: v.State}, append(slices.Clone(there), got.Visits[:i]...))))
+			assert.Empty(
+				t,
+				wordstest.Of(
+					w.Clash(
+						Visit{ID: "new", Dog: v.Dog, On: v.On, Start: v.Start, State: v.State},
+						append(slices.Clone(there), got.Visits[:i]...),
+					),
+				),
+			)
 		}
 	}
 	t.Logf("at most %d places looked at", most)

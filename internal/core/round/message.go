@@ -42,8 +42,16 @@ var slot = regexp.MustCompile(`\{[^{}]*\}`)
 
 // slots are what each text may, and must, hold.
 var slots = map[MessageKind][]string{
-	TellPlaces: {"{dog}", "{places}"}, TellAgreed: {"{dog}", "{at}"}, TellTomorrow: {"{dog}", "{at}"}, TellMoved: {"{dog}", "{at}"},
-	TellLate: {"{dog}", "{about}", "{at}"}, TellMissed: {"{dog}", "{at}"}, TellDue: {"{dog}", "{due}"},
+	TellPlaces: {
+		"{dog}",
+		"{places}",
+	},
+	TellAgreed:   {"{dog}", "{at}"},
+	TellTomorrow: {"{dog}", "{at}"},
+	TellMoved:    {"{dog}", "{at}"},
+	TellLate:     {"{dog}", "{about}", "{at}"},
+	TellMissed:   {"{dog}", "{at}"},
+	TellDue:      {"{dog}", "{due}"},
 }
 
 // CheckTexts names what cannot be in the user's own words.
@@ -86,7 +94,8 @@ func Write(text string, f Facts) string {
 	for i, p := range f.Places {
 		places[i] = fmt.Sprintf("%d: %s", i+1, p)
 	}
-	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).Replace(text)
+	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).
+		Replace(text)
 }
 
 // Reminds tells whether tomorrow's owners are reminded at that time of day.
@@ -199,9 +208,15 @@ type ToldTime struct {
 // ToTell is what its owner is to be told of a visit, after what it was told, the latest first; empty where that is
 // nothing.
 func (r Runs) ToTell(told []ToldTime) MessageKind {
-	knew := slices.IndexFunc(told, func(t ToldTime) bool { return t.Visit == r.ID && t.Kind != TellLate && t.Kind != TellMissed })
+	knew := slices.IndexFunc(
+		told,
+		func(t ToldTime) bool { return t.Visit == r.ID && t.Kind != TellLate && t.Kind != TellMissed },
+	)
 	was := func(k MessageKind) bool {
-		return slices.ContainsFunc(told, func(t ToldTime) bool { return t.Visit == r.ID && t.Kind == k && t.On == r.On && t.Start == r.Start })
+		return slices.ContainsFunc(
+			told,
+			func(t ToldTime) bool { return t.Visit == r.ID && t.Kind == k && t.On == r.On && t.Start == r.Start },
+		)
 	}
 	switch {
 	case r.State == Missed && !was(TellMissed):

@@ -16,7 +16,11 @@ func TestMessagesAreInTheUsersWords(t *testing.T) {
 	}
 	assert.Empty(t, CheckTexts(usual))
 	f := Facts{Dog: "Fig", Places: []string{"Tue 8 Dec 10:15", "Wed 9 Dec 9:00"}}
-	assert.Equal(t, "Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. The first to answer has the place: answer with its number, or no. Stop: no more messages.", Write(usual[TellPlaces], f))
+	assert.Equal(
+		t,
+		"Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. The first to answer has the place: answer with its number, or no. Stop: no more messages.",
+		Write(usual[TellPlaces], f),
+	)
 	bad := CheckTexts(map[MessageKind]string{TellAgreed: "{dog} {illness}", TellLate: ""})
 	assert.Len(t, bad, 6)
 	assert.Contains(t, wordstest.Of(bad[0].Want), "must be one of {dog}, {at}")
@@ -54,7 +58,11 @@ func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
 	} {
 		assert.Empty(t, wordstest.Of(a.TooLate()))
 	}
-	assert.Equal(t, "its day has gone by", wordstest.Of(About{Kind: TellPlaces, Today: monday.AddDays(1), Places: place(nil)}.TooLate()))
+	assert.Equal(
+		t,
+		"its day has gone by",
+		wordstest.Of(About{Kind: TellPlaces, Today: monday.AddDays(1), Places: place(nil)}.TooLate()),
+	)
 }
 
 // What an owner does not know yet is to be told once.

@@ -48,7 +48,10 @@ func (o Owner) Check() fault.Fields {
 	}
 	switch o.Reach {
 	case ByText:
-		if !number.MatchString(strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "-", "", "\u2011", "", "/", "", "(", "", ")", "", ".", "").Replace(o.Address)) {
+		if !number.MatchString(
+			strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "-", "", "\u2011", "", "/", "", "(", "", ")", "", ".", "").
+				Replace(o.Address),
+		) {
 			f.Add("address", o.Address, say.Of(mustBeATelephoneNumber))
 		}
 	case ByMail:

@@ -27,7 +27,11 @@ func weekdays(h Hours) Week {
 }
 
 func drawWeek(t *rapid.T) Week {
-	w := Week{Days: map[time.Weekday]Hours{}, Around: rapid.IntRange(0, 10).Draw(t, "around"), Except: map[date.Date]Hours{}}
+	w := Week{
+		Days:   map[time.Weekday]Hours{},
+		Around: rapid.IntRange(0, 10).Draw(t, "around"),
+		Except: map[date.Date]Hours{},
+	}
 	for day := time.Monday; day <= time.Friday; day++ {
 		if rapid.IntRange(0, 3).Draw(t, "closed") == 0 {
 			continue
@@ -48,16 +52,25 @@ func drawWeek(t *rapid.T) Week {
 func drawDog(t *rapid.T, i int) Dog {
 	due := monday.AddDays(rapid.IntRange(-10, 10).Draw(t, "due"))
 	d := Dog{
-		ID: fmt.Sprint("d", i), Name: fmt.Sprint("Dog ", i), Owner: rapid.SampledFrom([]string{"", "o1", "o2"}).Draw(t, "owner"),
-		Minutes: rapid.IntRange(5, 60).Draw(t, "minutes"), Hard: rapid.Bool().Draw(t, "hard"),
-		Help:   rapid.SampledFrom([]Help{NoHelp, NoHelp, Preferred, Needed}).Draw(t, "help"),
-		Window: Window{Worth: due.AddDays(-rapid.IntRange(0, 7).Draw(t, "worth")), Due: due},
+		ID: fmt.Sprint(
+			"d",
+			i,
+		),
+		Name:    fmt.Sprint("Dog ", i),
+		Owner:   rapid.SampledFrom([]string{"", "o1", "o2"}).Draw(t, "owner"),
+		Minutes: rapid.IntRange(5, 60).Draw(t, "minutes"),
+		Hard:    rapid.Bool().Draw(t, "hard"),
+		Help:    rapid.SampledFrom([]Help{NoHelp, NoHelp, Preferred, Needed}).Draw(t, "help"),
+		Window:  Window{Worth: due.AddDays(-rapid.IntRange(0, 7).Draw(t, "worth")), Due: due},
 	}
 	if rapid.Bool().Draw(t, "touches") {
 		d.Window.Touches = due.AddDays(rapid.IntRange(0, 5).Draw(t, "after"))
 	}
 	if d.Owner == "o2" || d.Owner == "" && rapid.IntRange(0, 4).Draw(t, "suits") == 0 { // they are the owner's hours
-		d.Suits = map[time.Weekday][]Stretch{time.Tuesday: {{At(8, 0), At(12, 0)}}, time.Thursday: {{At(9, 0), At(11, 0)}}}
+		d.Suits = map[time.Weekday][]Stretch{
+			time.Tuesday:  {{At(8, 0), At(12, 0)}},
+			time.Thursday: {{At(9, 0), At(11, 0)}},
+		}
 	}
 	return d
 }
@@ -107,7 +120,13 @@ func TestOffersServe(t *testing.T) {
 func TestAnOwnersDogsComeTogether(t *testing.T) {
 	w := weekdays(Hours{Stretch: Stretch{At(9, 0), At(12, 0)}})
 	due := Window{Worth: monday, Due: monday.AddDays(2)}
-	first := Visit{ID: "1", Dog: Dog{ID: "a", Name: "Fig", Owner: "o", Minutes: 20, Window: due}, On: monday.AddDays(3), Start: At(10, 0), State: Agreed}
+	first := Visit{
+		ID:    "1",
+		Dog:   Dog{ID: "a", Name: "Fig", Owner: "o", Minutes: 20, Window: due},
+		On:    monday.AddDays(3),
+		Start: At(10, 0),
+		State: Agreed,
+	}
 	second := Dog{ID: "b", Name: "Sloe", Owner: "o", Minutes: 20, Window: due}
 	best := w.Offers(second, []Visit{first}, monday, monday.AddDays(4), 3)[0]
 	assert.Equal(t, first.On, best.On)
@@ -115,9 +134,21 @@ func TestAnOwnersDogsComeTogether(t *testing.T) {
 }
 
 func TestWhatAMoveBreaksIsSaid(t *testing.T) {
-	w := weekdays(Hours{Stretch: Stretch{At(9, 0), At(15, 0)}, Break: Stretch{At(12, 0), At(13, 0)}, Helper: []Stretch{{At(9, 0), At(11, 0)}}})
+	w := weekdays(
+		Hours{
+			Stretch: Stretch{At(9, 0), At(15, 0)},
+			Break:   Stretch{At(12, 0), At(13, 0)},
+			Helper:  []Stretch{{At(9, 0), At(11, 0)}},
+		},
+	)
 	w.Except = map[date.Date]Hours{monday: {}}
-	d := Dog{ID: "a", Name: "Fig", Minutes: 30, Help: Needed, Suits: map[time.Weekday][]Stretch{time.Tuesday: {{At(10, 0), At(14, 0)}}}}
+	d := Dog{
+		ID:      "a",
+		Name:    "Fig",
+		Minutes: 30,
+		Help:    Needed,
+		Suits:   map[time.Weekday][]Stretch{time.Tuesday: {{At(10, 0), At(14, 0)}}},
+	}
 	for want, v := range map[string]Visit{
 		"no working day":         {Dog: d, On: monday, Start: At(10, 0)},
 		"outside the hours":      {Dog: d, On: monday.AddDays(1), Start: At(14, 40)},
@@ -128,10 +159,24 @@ func TestWhatAMoveBreaksIsSaid(t *testing.T) {
 		assert.Contains(t, wordstest.Of(w.Breaks(v)), want)
 	}
 	assert.Empty(t, wordstest.Of(w.Breaks(Visit{Dog: d, On: monday.AddDays(1), Start: At(10, 15)})))
-	there := Visit{ID: "1", Dog: Dog{ID: "b", Name: "Sloe", Minutes: 60}, On: monday.AddDays(1), Start: At(10, 0), State: Agreed}
-	assert.Contains(t, wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})), "runs into Sloe")
+	there := Visit{
+		ID:    "1",
+		Dog:   Dog{ID: "b", Name: "Sloe", Minutes: 60},
+		On:    monday.AddDays(1),
+		Start: At(10, 0),
+		State: Agreed,
+	}
+	assert.Contains(
+		t,
+		wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})),
+		"runs into Sloe",
+	)
 	there.State = CalledOff
-	assert.Empty(t, wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})), "its place is free again")
+	assert.Empty(
+		t,
+		wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})),
+		"its place is free again",
+	)
 }
 
 // Waiting does more harm the longer it is, and the most where a dewclaw curls.
@@ -149,11 +194,26 @@ func TestHarmGrows(t *testing.T) {
 func TestADayRunsOn(t *testing.T) {
 	w := weekdays(Hours{Stretch: Stretch{At(9, 0), At(15, 0)}})
 	takes := func(middle float64) Dog {
-		return Dog{Minutes: 30, Takes: estimate.Estimate{Value: middle, Low: middle * 0.7, High: middle * 1.5, Source: estimate.Learnt}}
+		return Dog{
+			Minutes: 30,
+			Takes:   estimate.Estimate{Value: middle, Low: middle * 0.7, High: middle * 1.5, Source: estimate.Learnt},
+		}
 	}
 	day := []Visit{
-		{ID: "1", Dog: takes(25), Start: At(9, 0), State: Done}, {ID: "2", Dog: takes(25), Start: At(9, 35), State: Here},
-		{ID: "3", Dog: takes(25), Start: At(10, 10), State: Agreed}, {ID: "4", Dog: takes(25), Start: At(11, 30), State: Agreed},
+		{
+			ID:    "1",
+			Dog:   takes(25),
+			Start: At(9, 0),
+			State: Done,
+		},
+		{ID: "2", Dog: takes(25), Start: At(9, 35), State: Here},
+		{
+			ID:    "3",
+			Dog:   takes(25),
+			Start: At(10, 10),
+			State: Agreed,
+		},
+		{ID: "4", Dog: takes(25), Start: At(11, 30), State: Agreed},
 	}
 	runs := w.Running(day, At(10, 25))
 	require.Len(t, runs, 2)
@@ -165,9 +225,30 @@ func TestADayRunsOn(t *testing.T) {
 }
 
 func TestADaysLoadAgainstWhatHandsTake(t *testing.T) {
-	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Kit: kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}}
+	dog := Dog{
+		Takes: estimate.Estimate{Value: 50},
+		Nails: 18,
+		Hard:  true,
+		Kit:   kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}},
+	}
 	day := []Visit{{Dog: dog, State: Agreed}, {Dog: dog, State: Here}, {Dog: dog, State: CalledOff}}
 	l := Limits{Minutes: 90, Dogs: 2}.Load(day)
-	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Over: []say.Line{say.Of(overMinutes, say.Args{"is": say.Count(100), "most": say.Whole(90)})}}, l)
-	assert.Equal(t, kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}, Ahead(day), "what is under way is in the kit's own count")
+	assert.Equal(
+		t,
+		Load{
+			Minutes:  100,
+			Dogs:     2,
+			Hard:     2,
+			Nails:    36,
+			Grinding: 12,
+			Over:     []say.Line{say.Of(overMinutes, say.Args{"is": say.Count(100), "most": say.Whole(90)})},
+		},
+		l,
+	)
+	assert.Equal(
+		t,
+		kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}},
+		Ahead(day),
+		"what is under way is in the kit's own count",
+	)
 }

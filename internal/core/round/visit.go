@@ -52,7 +52,12 @@ const (
 
 // Unreckoned is a dog of which nothing can be worked out: its place is kept for it all the same.
 func Unreckoned(id, name string) Dog {
-	return Dog{ID: id, Name: name, Minutes: unknownMinutes, Takes: estimate.Estimate{Value: unknownMinutes, Low: LeastVisit, High: mostVisit, Source: estimate.Assumed}}
+	return Dog{
+		ID:      id,
+		Name:    name,
+		Minutes: unknownMinutes,
+		Takes:   estimate.Estimate{Value: unknownMinutes, Low: LeastVisit, High: mostVisit, Source: estimate.Assumed},
+	}
 }
 
 // Dog is a dog as far as its visits go.
@@ -96,7 +101,11 @@ func (v Visit) Check() fault.Fields {
 		f.Add("start", v.Start.String(), say.Of(mustBeATimeOf))
 	}
 	if v.Dog.Minutes < LeastVisit || v.Dog.Minutes > mostVisit {
-		f.Add("minutes", v.Dog.Minutes, say.Of(mustBeFromMinutesTo, say.Args{"least": say.Whole(LeastVisit), "most": say.Count(mostVisit)}))
+		f.Add(
+			"minutes",
+			v.Dog.Minutes,
+			say.Of(mustBeFromMinutesTo, say.Args{"least": say.Whole(LeastVisit), "most": say.Count(mostVisit)}),
+		)
 	} else if v.Start+Clock(v.Dog.Minutes) > At(24, 0) {
 		f.Add("minutes", v.Dog.Minutes, say.Of(mustEndOnTheSame))
 	}
@@ -157,7 +166,10 @@ func (w Week) Clash(v Visit, others []Visit) say.Line {
 			return say.Of(comesThatDayAlreadyAt, say.Args{"name": say.Name(v.Dog.Name), "start": o.Start.Say()})
 		}
 		if takes.Meets(o.Lasts(w)) {
-			return say.Of(itRunsIntoTo, say.Args{"name": say.Name(o.Dog.Name), "start": o.Start.Say(), "to": o.Lasts(w).To.Say()})
+			return say.Of(
+				itRunsIntoTo,
+				say.Args{"name": say.Name(o.Dog.Name), "start": o.Start.Say(), "to": o.Lasts(w).To.Say()},
+			)
 		}
 	}
 	return say.Line{}

@@ -14,7 +14,11 @@ func CheckWait(on, today date.Date, its []Visit) fault.Fields {
 	}
 	for _, v := range its {
 		if v.On == on && v.State.Takes() {
-			f.Add("on", on.String(), say.Of(mustBeADayWithout, say.Args{"name": say.Name(v.Dog.Name), "start": v.Start.Say()}))
+			f.Add(
+				"on",
+				on.String(),
+				say.Of(mustBeADayWithout, say.Args{"name": say.Name(v.Dog.Name), "start": v.Start.Say()}),
+			)
 		}
 	}
 	return f

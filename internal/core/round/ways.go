@@ -26,7 +26,10 @@ func (w Week) Ways(visits []Visit, now Clock) []Way {
 	var all []Way
 	try := func(way Way, then []Visit) {
 		if way.Saves = wait - waits(w.Running(then, now)); way.Saves >= leastWay {
-			way.Words = say.Of(aboutMinutesLessWaiting, say.Args{"way": way.Words, "saves": say.Count(math.Round(way.Saves))})
+			way.Words = say.Of(
+				aboutMinutesLessWaiting,
+				say.Args{"way": way.Words, "saves": say.Count(math.Round(way.Saves))},
+			)
 			all = append(all, way)
 		}
 	}
@@ -66,7 +69,20 @@ func (w Week) shortened(visits []Visit, i int, try func(Way, []Visit)) {
 	then := slices.Clone(visits)
 	share := float64(v.Dog.Nails-v.Dog.CanWait) / float64(v.Dog.Nails)
 	then[i].Dog.Takes.Value = math.Max(leastCut, share*v.Dog.Takes.Value)
-	try(Way{Visit: v, Words: say.Of(leaveOfSNailsFor, say.Args{"canWait": say.Count(v.Dog.CanWait), "name": say.Name(v.Dog.Name), "nails": say.Whole(v.Dog.Nails)})}, then)
+	try(
+		Way{
+			Visit: v,
+			Words: say.Of(
+				leaveOfSNailsFor,
+				say.Args{
+					"canWait": say.Count(v.Dog.CanWait),
+					"name":    say.Name(v.Dog.Name),
+					"nails":   say.Whole(v.Dog.Nails),
+				},
+			),
+		},
+		then,
+	)
 }
 
 // lightFirst takes a dog before one in front of it that takes longer. A hard dog does not come last for it.
@@ -78,7 +94,20 @@ func (w Week) lightFirst(visits []Visit, i int, try func(Way, []Visit)) {
 		}
 		if before.Dog.Takes.Value > visits[i].Dog.Takes.Value {
 			then := slices.Insert(slices.Delete(slices.Clone(visits), i, i+1), j, visits[i])
-			try(Way{Visit: visits[i], Words: say.Of(takeBeforeItTakesMinutes, say.Args{"name": say.Name(visits[i].Dog.Name), "before": say.Name(before.Dog.Name), "minutes": say.Round(visits[i].Dog.Takes.Value)})}, then)
+			try(
+				Way{
+					Visit: visits[i],
+					Words: say.Of(
+						takeBeforeItTakesMinutes,
+						say.Args{
+							"name":    say.Name(visits[i].Dog.Name),
+							"before":  say.Name(before.Dog.Name),
+							"minutes": say.Round(visits[i].Dog.Takes.Value),
+						},
+					),
+				},
+				then,
+			)
 		}
 	}
 }
@@ -103,7 +132,17 @@ func (w Week) anotherTime(visits []Visit, i int, now Clock, try func(Way, []Visi
 			for k := len(then) - 1; k >= 0 && then[k].Start > start; k-- {
 				at = k
 			}
-			try(Way{Visit: v, To: start, Words: say.Of(askWhetherMayComeAt, say.Args{"name": say.Name(v.Dog.Name), "at": start.Say(), "instead": v.Start.Say()})}, slices.Insert(then, at, moved))
+			try(
+				Way{
+					Visit: v,
+					To:    start,
+					Words: say.Of(
+						askWhetherMayComeAt,
+						say.Args{"name": say.Name(v.Dog.Name), "at": start.Say(), "instead": v.Start.Say()},
+					),
+				},
+				slices.Insert(then, at, moved),
+			)
 			break
 		}
 	}

@@ -38,7 +38,11 @@ func TestWaysToEaseADayThatRunsLate(t *testing.T) {
 		by[way.Dog.Name] = way
 		assert.True(t, i == 0 || ways[i-1].Saves >= way.Saves, "what saves the most first")
 	}
-	assert.Contains(t, wordstest.Of(by["Oslo"].Words), "Leave 12 of Oslo's 18 nails for another day: they touch nothing.")
+	assert.Contains(
+		t,
+		wordstest.Of(by["Oslo"].Words),
+		"Leave 12 of Oslo's 18 nails for another day: they touch nothing.",
+	)
 	assert.Contains(t, wordstest.Of(by["Fig"].Words), "Take Fig before Oslo: it takes 10 minutes.")
 	assert.Contains(t, wordstest.Of(by["Sloe"].Words), "Ask whether Sloe may come at")
 	assert.Greater(t, by["Sloe"].To, At(11, 20))
@@ -57,7 +61,9 @@ func TestWaysHold(t *testing.T) {
 		var day []Visit
 		for i := range rapid.IntRange(1, 6).Draw(t, "dogs") {
 			d := drawDog(t, i)
-			d.Window, d.Takes = Window{}, estimate.Exactly(float64(d.Minutes)*rapid.Float64Range(0.5, 1.5).Draw(t, "takes"))
+			d.Window, d.Takes = Window{}, estimate.Exactly(
+				float64(d.Minutes)*rapid.Float64Range(0.5, 1.5).Draw(t, "takes"),
+			)
 			d.Nails, d.CanWait = 18, rapid.IntRange(0, 18).Draw(t, "wait")
 			if offers := w.Offers(d, day, monday, monday, 1); len(offers) > 0 {
 				v := offers[0].Visit

@@ -46,7 +46,15 @@ func simulate(seed uint64, minutes func(middle float64) int) *simulated {
 	s.w = weekdays(Hours{Stretch: Stretch{At(9, 0), At(13, 0)}, Helper: []Stretch{{At(9, 0), At(11, 0)}}})
 	for i := range 60 {
 		middle := 12 + 30*s.r.Float64()
-		d := simulatedDog{Dog: Dog{ID: fmt.Sprint(i), Minutes: minutes(middle), Hard: s.r.IntN(7) == 0, Takes: estimate.Estimate{Value: middle}}, every: 10 + s.r.IntN(22)}
+		d := simulatedDog{
+			Dog: Dog{
+				ID:      fmt.Sprint(i),
+				Minutes: minutes(middle),
+				Hard:    s.r.IntN(7) == 0,
+				Takes:   estimate.Estimate{Value: middle},
+			},
+			every: 10 + s.r.IntN(22),
+		}
 		if s.r.IntN(10) == 0 {
 			d.Help = Needed
 		}
@@ -143,7 +151,8 @@ func (s *simulated) first(d Dog, from date.Date) *Visit {
 		there := s.w.day(s.visits, day)
 		for _, gap := range s.w.gaps(hours, there) {
 			for _, start := range s.w.starts(gap, d, hours) {
-				if v := (Visit{Dog: d, On: day, Start: start, State: Agreed}); s.w.Breaks(v).Nothing() && s.w.Clash(v, there).Nothing() {
+				if v := (Visit{Dog: d, On: day, Start: start, State: Agreed}); s.w.Breaks(v).Nothing() &&
+					s.w.Clash(v, there).Nothing() {
 					return &v
 				}
 			}
@@ -153,7 +162,8 @@ func (s *simulated) first(d Dog, from date.Date) *Visit {
 }
 
 // A year of sixty dogs at the same hours: fewer nails on the floor and less waiting than first come, first served
-// (what is drawn, and how well owners hit the day: judgement). The page in docs tells the figures, from three draws each.
+// (what is drawn, and how well owners hit the day: judgement). The page in docs tells the figures, from three draws
+// each.
 func TestAYearOfTheRoundIsKinderThanFirstCome(t *testing.T) {
 	page, err := os.ReadFile("../../../docs/round.md")
 	require.NoError(t, err)
@@ -174,8 +184,16 @@ func TestAYearOfTheRoundIsKinderThanFirstCome(t *testing.T) {
 			}
 			return thousands(low) + " to " + thousands(high)
 		}
-		row := fmt.Sprintf("| %s | %s | %s | %s | %s |", name, span(func(s *simulated) int { return s.done }), span(func(s *simulated) int { return s.floor }),
-			span(func(s *simulated) int { return int(math.Round(s.waited)) }), span(func(s *simulated) int { return s.waiters }))
+		row := fmt.Sprintf(
+			"| %s | %s | %s | %s | %s |",
+			name,
+			span(func(s *simulated) int { return s.done }),
+			span(func(s *simulated) int { return s.floor }),
+			span(
+				func(s *simulated) int { return int(math.Round(s.waited)) },
+			),
+			span(func(s *simulated) int { return s.waiters }),
+		)
 		assert.Contains(t, string(page), row, "docs/round.md lacks it")
 	}
 }

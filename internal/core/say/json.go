@@ -116,8 +116,23 @@ func plain(v Value) any {
 }
 
 var kinds = map[string]func(json.RawMessage) (Value, error){
-	"length": as[Length], "lengths": as[Lengths], "weight": as[Weight], "bound": as[Bound], "heavy": as[Heavy], "symbol": as[Symbol], "count": as[Count], "whole": as[Whole], "round": as[Round],
-	"tenths": as[Tenths], "number": as[Number], "name": as[Name], "names": as[Names], "all": as[All], "clock": as[Clock], "nails": as[Nails], "paws": as[Paws],
+	"length":   as[Length],
+	"lengths":  as[Lengths],
+	"weight":   as[Weight],
+	"bound":    as[Bound],
+	"heavy":    as[Heavy],
+	"symbol":   as[Symbol],
+	"count":    as[Count],
+	"whole":    as[Whole],
+	"round":    as[Round],
+	"tenths":   as[Tenths],
+	"number":   as[Number],
+	"name":     as[Name],
+	"names":    as[Names],
+	"all":      as[All],
+	"clock":    as[Clock],
+	"nails":    as[Nails],
+	"paws":     as[Paws],
 	"day":      func(raw json.RawMessage) (Value, error) { t, err := instant(raw); return Day(t), err },
 	"long_day": func(raw json.RawMessage) (Value, error) { t, err := instant(raw); return LongDay(t), err },
 }

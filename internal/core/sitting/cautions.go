@@ -23,7 +23,13 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 	case n == 1:
 		add(dog.Handle, say.Of(isNotGivenLeaveIt, say.Args{"paw": nail.SaidPaws(impossible...)}))
 	case n > 1:
-		add(dog.Veterinarian, say.Of(areNotGivenWhatCannot, say.Args{"paws": nail.SaidPaws(impossible...), "elsewhere": outlook.Elsewhere(q.Terms.Keeper)}))
+		add(
+			dog.Veterinarian,
+			say.Of(
+				areNotGivenWhatCannot,
+				say.Args{"paws": nail.SaidPaws(impossible...), "elsewhere": outlook.Elsewhere(q.Terms.Keeper)},
+			),
+		)
 	}
 	if paw, stands := p.Tolerance.Hardest(); stands && len(impossible) == 0 {
 		add(dog.Handle, say.Of(isTheHardestPawPlan, say.Args{"paw": nail.SaidPaws(paw)}))
@@ -49,7 +55,8 @@ func WhileTraining(readings []feet.Reading, paws map[nail.Paw]bool, keeper bool)
 	} {
 		caution := dog.Caution{Kind: c.kind}
 		for _, r := range readings {
-			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency && c.unseen == unseen(r) {
+			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency &&
+				c.unseen == unseen(r) {
 				caution.Nails = append(caution.Nails, r.Code)
 			}
 		}

@@ -51,8 +51,15 @@ const (
 )
 
 var places = map[dog.Position]say.Key{
-	dog.Standing: onTable, dog.Forward: kneeling, dog.OnSide: lying, dog.OnBack: onBack, dog.OnLap: onLap, dog.FromStool: onStool,
-	dog.OnGround: onGround, dog.AtChest: atChest, dog.Armchair: armchaired,
+	dog.Standing:  onTable,
+	dog.Forward:   kneeling,
+	dog.OnSide:    lying,
+	dog.OnBack:    onBack,
+	dog.OnLap:     onLap,
+	dog.FromStool: onStool,
+	dog.OnGround:  onGround,
+	dog.AtChest:   atChest,
+	dog.Armchair:  armchaired,
 }
 
 func line(k say.Key) say.Line { return say.Line{Key: k} }

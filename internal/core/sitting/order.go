@@ -27,7 +27,10 @@ func (q Question) order(t temper.Tolerance) order {
 	case school == dog.LowerFirst:
 		return order{[]nail.Paw{nail.RH, nail.RF, nail.LH, nail.LF}, say.Of(lyingOnItsRightSide)}
 	case school == dog.HardestFirst && standsOut:
-		return order{append([]nail.Paw{hardest}, without...), say.Of(firstTheHardestWhileThe, say.Args{"paw": nail.SaidPaws(hardest)})}
+		return order{
+			append([]nail.Paw{hardest}, without...),
+			say.Of(firstTheHardestWhileThe, say.Args{"paw": nail.SaidPaws(hardest)}),
+		}
 	case school == dog.HardestLast && standsOut:
 		return order{append(without, hardest), say.Of(lastTheHardestSoThat, say.Args{"paw": nail.SaidPaws(hardest)})}
 	default:

@@ -140,8 +140,8 @@ func For(q Question) Plan {
 	return p
 }
 
-// rest is how many days lie between two days of a spread plan, at the least: a dog that is frightened or a puppy has time
-// to forget that it was asked for something.
+// rest is how many days lie between two days of a spread plan, at the least: a dog that is frightened or a puppy has
+// time to forget that it was asked for something.
 func (q Question) rest() int {
 	puppy := temper.Puppy(q.Dog.AgeWeeks(q.Today))
 	switch {
@@ -169,7 +169,10 @@ func (q Question) tasks() (tasks []PlannedNail, left []Left) {
 			case !n.Case.Refused.Nothing():
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			case UrgencyOf(n).Urgent():
-				left = append(left, Left{n.Code, say.Of(cannotWaitForTheLadder, say.Args{"who": now(q.Terms.Keeper)}), q.others()})
+				left = append(
+					left,
+					Left{n.Code, say.Of(cannotWaitForTheLadder, say.Args{"who": now(q.Terms.Keeper)}), q.others()},
+				)
 			default:
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			}
@@ -273,7 +276,11 @@ func (p *Plan) exclude(tasks []PlannedNail, q Question) []PlannedNail {
 		}
 		left := Left{t.Code, say.Of(isNotGivenNeverForce, say.Args{"paw": nail.SaidPaws(t.Code.Paw)}), Trainer}
 		if t.Urgency.Urgent() {
-			left = Left{t.Code, say.Of(isNotGivenAndThis, say.Args{"paw": nail.SaidPaws(t.Code.Paw), "who": now(q.Terms.Keeper)}), q.others()}
+			left = Left{
+				t.Code,
+				say.Of(isNotGivenAndThis, say.Args{"paw": nail.SaidPaws(t.Code.Paw), "who": now(q.Terms.Keeper)}),
+				q.others(),
+			}
 		}
 		p.Left = append(p.Left, left)
 		return true
@@ -294,7 +301,8 @@ func (p Plan) fill(tasks []PlannedNail, paces map[kit.Work]temper.Pace) (day Day
 		}
 		paw := t.Code.Paw
 		full = full || spent+takes > minutes && takes <= minutes // no quicker one comes before it
-		if float64(len(day.Stops)) >= most || full || takes > minutes || perPaw[paw] >= p.Tolerance.Paws[paw].Nails.Most {
+		if float64(len(day.Stops)) >= most || full || takes > minutes ||
+			perPaw[paw] >= p.Tolerance.Paws[paw].Nails.Most {
 			rest = append(rest, t)
 			continue
 		}

@@ -34,7 +34,14 @@ func ask(change func(*Question)) Question {
 
 func asked(f feet.Feet, change func(*Question)) Question {
 	terms := outlook.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Most: 2}}
-	q := Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: outlook.Plan(f, today, terms), Hand: kit.PractisedHand}
+	q := Question{
+		Today: today,
+		Dog:   f.Dog,
+		Feet:  f,
+		Terms: terms,
+		Nails: outlook.Plan(f, today, terms),
+		Hand:  kit.PractisedHand,
+	}
 	if change != nil {
 		change(&q)
 	}
@@ -83,7 +90,30 @@ func codes(d Day) []string {
 func TestHindFirst(t *testing.T) {
 	p := For(ask(nil))
 	require.Len(t, p.Days, 1)
-	assert.Equal(t, []string{"LH2", "LH3", "LH4", "LH5", "RH2", "RH3", "RH4", "RH5", "LF2", "LF3", "LF4", "LF5", "LF1", "RF2", "RF3", "RF4", "RF5", "RF1"}, codes(p.Days[0]))
+	assert.Equal(
+		t,
+		[]string{
+			"LH2",
+			"LH3",
+			"LH4",
+			"LH5",
+			"RH2",
+			"RH3",
+			"RH4",
+			"RH5",
+			"LF2",
+			"LF3",
+			"LF4",
+			"LF5",
+			"LF1",
+			"RF2",
+			"RF3",
+			"RF4",
+			"RF5",
+			"RF1",
+		},
+		codes(p.Days[0]),
+	)
 	assert.Contains(t, wordstest.Of(p.Days[0].Stops[0].Why), "the teeth are at the other end")
 	assert.InDelta(t, 5, p.Days[0].Minutes.Value, 1.5, "a practised hand does a whole calm dog in about five minutes")
 }
@@ -145,7 +175,11 @@ func TestWhatDoesNotFitIsSpreadOverTheDogsDays(t *testing.T) {
 		q.at("LF3", func(p *outlook.Planned) { p.OnFloor = true })
 	}))
 	require.Len(t, p.Days, 3)
-	assert.Equal(t, []date.Date{today, today.AddDays(2), today.AddDays(9)}, []date.Date{p.Days[0].On, p.Days[1].On, p.Days[2].On})
+	assert.Equal(
+		t,
+		[]date.Date{today, today.AddDays(2), today.AddDays(9)},
+		[]date.Date{p.Days[0].On, p.Days[1].On, p.Days[2].On},
+	)
 	assert.Equal(t, []int{7, 7, 4}, []int{len(p.Days[0].Stops), len(p.Days[1].Stops), len(p.Days[2].Stops)})
 	assert.Contains(t, codes(p.Days[0]), "LF3", "what touches the floor is done today, whatever its paw")
 }
@@ -196,8 +230,10 @@ func TestEveryPlanKeepsToTheDog(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		q := ask(func(q *Question) {
 			q.Dog.Workdays = date.Weekdays(rapid.IntRange(1, 127).Draw(t, "workdays"))
-			q.Dog.Handling.Order = rapid.SampledFrom([]dog.Order{dog.HindFirst, dog.LowerFirst, dog.HardestFirst, dog.HardestLast}).Draw(t, "order")
-			q.Dog.Handling.Helper = rapid.SampledFrom([]dog.Helping{dog.Alone, dog.Wanted, dog.Needed}).Draw(t, "helper")
+			q.Dog.Handling.Order = rapid.SampledFrom([]dog.Order{dog.HindFirst, dog.LowerFirst, dog.HardestFirst, dog.HardestLast}).
+				Draw(t, "order")
+			q.Dog.Handling.Helper = rapid.SampledFrom([]dog.Helping{dog.Alone, dog.Wanted, dog.Needed}).
+				Draw(t, "helper")
 			q.Helper = rapid.Bool().Draw(t, "here")
 			q.Dog.Birth = dog.BornAbout(rapid.Float64Range(0.2, 14).Draw(t, "years"), today)
 			if rapid.Bool().Draw(t, "told") {
@@ -242,7 +278,13 @@ func TestEveryPlanKeepsToTheDog(t *testing.T) {
 				for _, earlier := range p.Days[:at] {
 					for _, other := range earlier.Stops {
 						room := perPawRoom(p, earlier, s.Code.Paw)
-						assert.False(t, room && !other.Urgency.Urgent() && other.Tool.Tool.Work() == s.Tool.Tool.Work(), "%s waits behind %s", s.Code, other.Code)
+						assert.False(
+							t,
+							room && !other.Urgency.Urgent() && other.Tool.Tool.Work() == s.Tool.Tool.Work(),
+							"%s waits behind %s",
+							s.Code,
+							other.Code,
+						)
 					}
 				}
 			}

@@ -48,7 +48,11 @@ func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
 		q.Dog.FootCoat, q.Dog.Handling.Muzzle, q.Dog.Handling.Helper, q.Helper = dog.LongCoat, true, dog.Needed, true
 		q.Dog.Handling.Noise = kit.NoiseFine
 		q.Kit = []kit.Piece{
-			{ID: "g", Item: kit.Item{Kind: kit.Grinder}}, {ID: "b", Item: kit.Item{Kind: kit.Kind(kit.GrinderBand), Grit: 60}},
+			{
+				ID:   "g",
+				Item: kit.Item{Kind: kit.Grinder},
+			},
+			{ID: "b", Item: kit.Item{Kind: kit.Kind(kit.GrinderBand), Grit: 60}},
 		}
 		s := past(*q, 0, temper.Calm)
 		for i := range s.Records {
@@ -127,7 +131,10 @@ func TestEveryHoldKeepsTheLimbInItsLine(t *testing.T) {
 // A paw that is held otherwise; and what keeps hand, helper and dog safe stands where it belongs (common practice, no
 // source).
 func TestAPawMayBeHeldItsOwnWay(t *testing.T) {
-	h := dog.Handling{Position: dog.Standing, ByPaw: map[nail.Paw]dog.Position{nail.RH: dog.OnSide, nail.LF: dog.OnGround}}
+	h := dog.Handling{
+		Position: dog.Standing,
+		ByPaw:    map[nail.Paw]dog.Position{nail.RH: dog.OnSide, nail.LF: dog.OnGround},
+	}
 	assert.Equal(t, lying, HoldOf(nail.RH, h, false, false).Place.Key)
 	assert.Equal(t, onTable, HoldOf(nail.LH, h, false, false).Place.Key)
 	safety := func(paw nail.Paw, mayBite bool) (keys []say.Key) {
@@ -152,7 +159,12 @@ func TestMoodsByPaw(t *testing.T) {
 	nine := 9.0
 	s.Minutes, s.Calm = &nine, &nine
 	m := *SummaryOf(s).Mood
-	assert.Equal(t, []PawMood{{nail.LF, 5, temper.Calm}, {nail.RF, 4, temper.Pulling}}, m.Paws, "the hind paws were not handled")
+	assert.Equal(
+		t,
+		[]PawMood{{nail.LF, 5, temper.Calm}, {nail.RF, 4, temper.Pulling}},
+		m.Paws,
+		"the hind paws were not handled",
+	)
 	assert.Equal(t, &nine, m.Calm)
 }
 
@@ -200,7 +212,11 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	assert.Equal(t, dog.CareWithNail, said.Kind)
 	assert.Contains(t, wordstest.Of(said.Words), "may curl by now, though nobody has looked")
 	curls.Shape = nail.Curled // seen
-	assert.Equal(t, dog.Veterinarian, WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
+	assert.Equal(
+		t,
+		dog.Veterinarian,
+		WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind,
+	)
 }
 
 // A caution stands once, and only where it applies: to this dog, this user, this day.
@@ -245,7 +261,9 @@ func TestTheRemedyIsWhatWasLaidOut(t *testing.T) {
 	q := ask(nil)
 	assert.Contains(t, wordstest.Of(q.Remedy(nil)), "what is nearest")
 	assert.Contains(t, wordstest.Of(q.Remedy([]string{"styptic"})), "styptic powder")
-	q.Kit = []kit.Piece{{Item: kit.Item{Kind: kit.SilverNitrate}, State: kit.Item{Kind: kit.SilverNitrate}.StateOn(today, kit.Use{})}}
+	q.Kit = []kit.Piece{
+		{Item: kit.Item{Kind: kit.SilverNitrate}, State: kit.Item{Kind: kit.SilverNitrate}.StateOn(today, kit.Use{})},
+	}
 	assert.Contains(t, wordstest.Of(q.Remedy([]string{"styptic"})), "silver nitrate stick")
 }
 

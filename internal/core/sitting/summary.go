@@ -32,7 +32,16 @@ type Summary struct {
 // SummaryOf sums a sitting up.
 func SummaryOf(s record.Sitting) Summary {
 	out := Summary{
-		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival,
+		On:      s.On,
+		Bled:    s.Bled(),
+		Worst:   s.Worst(),
+		Note:    s.Note,
+		Minutes: s.Minutes,
+		Helper:  s.Helper,
+		Ticks:   s.Ticks,
+		Held:    s.Held,
+		Hour:    s.Hour,
+		Arrival: s.Arrival,
 	}
 	out.Nails, out.Most = s.Cut()
 	out.Ground = slices.ContainsFunc(s.Records, func(r record.NailRecord) bool {
@@ -57,8 +66,13 @@ func Days(sittings []Summary) []temper.Day {
 			continue
 		}
 		d := temper.Day{Calm: s.Worst == temper.Calm, Was: map[temper.Circumstance]bool{
-			temper.WithHelper: s.Helper, temper.ByGrinder: s.Ground,
-			temper.AfterWalk: slices.Contains(s.Ticks, string(temper.AfterWalk)), temper.WithTreats: slices.Contains(s.Ticks, string(temper.WithTreats)),
+			temper.WithHelper: s.Helper,
+			temper.ByGrinder:  s.Ground,
+			temper.AfterWalk: slices.Contains(
+				s.Ticks,
+				string(temper.AfterWalk),
+			),
+			temper.WithTreats: slices.Contains(s.Ticks, string(temper.WithTreats)),
 		}}
 		if s.Hour != nil {
 			d.Was[temper.BeforeNoon] = *s.Hour < noon

@@ -28,9 +28,18 @@ func (q Question) Visit() round.Dog {
 		if !s.Urgency.Urgent() {
 			d.CanWait++
 		}
-		d.Kit.Add(kit.Needs{s.Tool.Tool: {Cuts: float64(s.cuts()), Minutes: today.Minutes.Value / float64(len(today.Stops))}})
+		d.Kit.Add(
+			kit.Needs{s.Tool.Tool: {Cuts: float64(s.cuts()), Minutes: today.Minutes.Value / float64(len(today.Stops))}},
+		)
 		if s.Then != nil {
-			d.Kit.Add(kit.Needs{s.Then.Tool: {Cuts: temper.RoundTouches, Minutes: temper.Seconds(kit.Grinding, temper.RoundTouches) / 60}})
+			d.Kit.Add(
+				kit.Needs{
+					s.Then.Tool: {
+						Cuts:    temper.RoundTouches,
+						Minutes: temper.Seconds(kit.Grinding, temper.RoundTouches) / 60,
+					},
+				},
+			)
 		}
 	}
 	return d

@@ -86,7 +86,14 @@ func TestNailsLeftAlone(t *testing.T) {
 				for name, got := range map[string]held{"length": length, "floor": floor, "spare": spare} {
 					assert.GreaterOrEqual(t, got.share(), 80.0, name)
 				}
-				row := fmt.Sprintf("| %s | %g weeks | %.1f | %.1f | %.1f |", l.name, weeks, length.share(), floor.share(), spare.share())
+				row := fmt.Sprintf(
+					"| %s | %g weeks | %.1f | %.1f | %.1f |",
+					l.name,
+					weeks,
+					length.share(),
+					floor.share(),
+					spare.share(),
+				)
 				assert.True(t, strings.Contains(string(page), row), "docs/coverage.md lacks %s", row)
 			})
 		}
@@ -96,7 +103,11 @@ func TestNailsLeftAlone(t *testing.T) {
 // Whatever a dog lived through, no nail is believed to have more spare than its share of the length.
 func TestSpareIsNeverMoreThanItsShareOfTheLength(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		where := growth.Where{Age: rapid.Float64Range(8, 700).Draw(t, "age"), Weight: rapid.Float64Range(1, 90).Draw(t, "kg"), Pavement: rapid.Float64Range(0, 60).Draw(t, "km")}
+		where := growth.Where{
+			Age:      rapid.Float64Range(8, 700).Draw(t, "age"),
+			Weight:   rapid.Float64Range(1, 90).Draw(t, "kg"),
+			Pavement: rapid.Float64Range(0, 60).Draw(t, "km"),
+		}
 		s := state.Prior(where, eighteen(), nil)
 		for range rapid.IntRange(1, 8).Draw(t, "sittings") {
 			for i, n := range s.Nails {
@@ -107,7 +118,11 @@ func TestSpareIsNeverMoreThanItsShareOfTheLength(t *testing.T) {
 				for k := range cuts {
 					cuts[k] = state.Slice{MM: rapid.Float64Range(0.1, 1).Draw(t, "mm")}
 				}
-				s.Take(i, claw.Assumed(n.Code, n.Shape, where.Weight), state.Event{Nail: n.Code, Trim: true, Work: state.Work{Cuts: cuts}})
+				s.Take(
+					i,
+					claw.Assumed(n.Code, n.Shape, where.Weight),
+					state.Event{Nail: n.Code, Trim: true, Work: state.Work{Cuts: cuts}},
+				)
 			}
 			s.Live(where, rapid.Float64Range(0.1, 60).Draw(t, "weeks"))
 			for i := range s.Nails {

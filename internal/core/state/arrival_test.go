@@ -58,7 +58,13 @@ func TestWhatIsSeenAtArrival(t *testing.T) {
 		}
 		assert.True(t, s.Sound())
 	}
-	t.Logf("to the floor holds %.1f before, %.1f after; nails that touch: %.1f off before, %.1f after", before.share(), after.share(), offBefore/coveredDogs, offAfter/coveredDogs)
+	t.Logf(
+		"to the floor holds %.1f before, %.1f after; nails that touch: %.1f off before, %.1f after",
+		before.share(),
+		after.share(),
+		offBefore/coveredDogs,
+		offAfter/coveredDogs,
+	)
 	assert.GreaterOrEqual(t, after.share(), 86.0)
 	assert.Less(t, offAfter, 0.97*offBefore, "a little, since some touch on most dogs")
 }

@@ -68,13 +68,28 @@ type stateCase struct {
 func (c stateCase) run(t *testing.T) (State, growth.Where) {
 	r := c.Request
 	told := Question{
-		Where: growth.Where{Age: r.Age, Weight: r.Weight, Pavement: r.Pavement}, First: r.First, LastDone: r.Done, At: r.At,
+		Where: growth.Where{
+			Age:      r.Age,
+			Weight:   r.Weight,
+			Pavement: r.Pavement,
+		},
+		First:    r.First,
+		LastDone: r.Done,
+		At:       r.At,
 	}
 	for _, n := range r.Nails {
 		told.Nails = append(told.Nails, Traits{n.Code, n.Colour, n.Shape})
 	}
 	for _, e := range r.Events {
-		one := Event{On: e.On, Nail: e.Nail, Trim: e.Kind == "trim", Length: read(measure.Length, e.Length), After: read(measure.Length, e.After), Gap: read(measure.Gap, e.Gap), Left: read(measure.Quick, e.Left)}
+		one := Event{
+			On:     e.On,
+			Nail:   e.Nail,
+			Trim:   e.Kind == "trim",
+			Length: read(measure.Length, e.Length),
+			After:  read(measure.Length, e.After),
+			Gap:    read(measure.Gap, e.Gap),
+			Left:   read(measure.Quick, e.Left),
+		}
 		if e.Feeler != "" {
 			one.Gap = felt(e.Feeler)
 		}

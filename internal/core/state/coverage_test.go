@@ -189,7 +189,11 @@ func gapOf(form claw.Claw, left float64) float64 {
 }
 
 // follow lets the habit run for half a year, and shows every dog before and after each of its sittings.
-func (h habit) follow(weeks float64, before func(d *virtual.Dog, s *state.State, week float64), after func(d *virtual.Dog, s *state.State)) {
+func (h habit) follow(
+	weeks float64,
+	before func(d *virtual.Dog, s *state.State, week float64),
+	after func(d *virtual.Dog, s *state.State),
+) {
 	r := rand.New(rand.NewPCG(12, 26))
 	for k := range coveredDogs {
 		where := growth.Where{Age: 60 + 3*float64(k), Weight: 3 + 0.44*float64(k), Pavement: float64(k % 12)}
@@ -235,7 +239,18 @@ func TestNineRangesInTenHold(t *testing.T) {
 					share := math.Round(cautious.share())
 					assert.True(t, share >= 5 && share <= 16, "cautious date %.1f", cautious.share())
 				}
-				row := fmt.Sprintf("| %s | %g weeks | %.1f | %.1f | %.1f | %.1f | %.1f | %.0f of %d |", h.name, weeks, length.share(), floor.share(), gap.share(), rate.share(), spare.share(), cautious.share(), cautious.all)
+				row := fmt.Sprintf(
+					"| %s | %g weeks | %.1f | %.1f | %.1f | %.1f | %.1f | %.0f of %d |",
+					h.name,
+					weeks,
+					length.share(),
+					floor.share(),
+					gap.share(),
+					rate.share(),
+					spare.share(),
+					cautious.share(),
+					cautious.all,
+				)
 				assert.True(t, strings.Contains(string(page), row), "docs/coverage.md lacks %s", row)
 			})
 		}
@@ -272,7 +287,14 @@ func TestNailsThatGrowTwiceAsFast(t *testing.T) {
 				assert.GreaterOrEqual(t, rate.share(), 79.0)
 				assert.GreaterOrEqual(t, floor.share(), 80.0)
 				assert.GreaterOrEqual(t, spare.share(), 80.0)
-				row := fmt.Sprintf("| %s, twice as fast | %g weeks | %.1f | %.1f | %.1f |", h.name, weeks, floor.share(), rate.share(), spare.share())
+				row := fmt.Sprintf(
+					"| %s, twice as fast | %g weeks | %.1f | %.1f | %.1f |",
+					h.name,
+					weeks,
+					floor.share(),
+					rate.share(),
+					spare.share(),
+				)
 				assert.True(t, strings.Contains(string(page), row), "docs/coverage.md lacks %s", row)
 			})
 		}
@@ -309,20 +331,35 @@ func TestTalliesTeachNoMoreThanTheyTell(t *testing.T) {
 						}
 					}
 				}, func(d *virtual.Dog, _ *state.State) {
-					fast := quick.Drift{Rate: fastest(d.Where), Follow: quick.UsualFollow(claw.SizeFactor(d.Where.Weight))}
+					fast := quick.Drift{
+						Rate:   fastest(d.Where),
+						Follow: quick.UsualFollow(claw.SizeFactor(d.Where.Weight)),
+					}
 					most[d] = 0
 					for _, n := range d.Nails {
 						most[d] += fast.After(quick.Spare{Mean: n.Spare}, weeks).Mean
 					}
 				})
 				off /= float64(spare.all)
-				assert.LessOrEqual(t, 40*beyond, bound, "a nail that was cut has at most what its end left and what grew since")
+				assert.LessOrEqual(
+					t,
+					40*beyond,
+					bound,
+					"a nail that was cut has at most what its end left and what grew since",
+				)
 				assert.LessOrEqual(t, off, 0.35+0.35*(weeks-2)/2, "too much spare is the dangerous side")
 				assert.GreaterOrEqual(t, rate.share(), 84.5)
 				if !h.feelers { // of tips only less is believed to be left than is: the safe side
 					assert.GreaterOrEqual(t, spare.share(), 85.0)
 				}
-				row := fmt.Sprintf("| %s | %g weeks | %+.2f | %.1f | %.1f |", h.name, weeks, off, spare.share(), rate.share())
+				row := fmt.Sprintf(
+					"| %s | %g weeks | %+.2f | %.1f | %.1f |",
+					h.name,
+					weeks,
+					off,
+					spare.share(),
+					rate.share(),
+				)
 				assert.True(t, strings.Contains(string(page), row), "docs/coverage.md lacks %s", row)
 			})
 		}
@@ -355,7 +392,11 @@ func TestUnseenTrimsTeachNoRate(t *testing.T) {
 	before, mean := s.Rate(4, where).SD, s.Rate(4, where).Mean
 	for range 12 {
 		for i, n := range s.Nails {
-			s.Take(i, claw.Assumed(n.Code, n.Shape, where.Weight), state.Event{Nail: n.Code, Trim: true, Work: state.Work{Cuts: []state.Slice{{MM: 0.5}}}})
+			s.Take(
+				i,
+				claw.Assumed(n.Code, n.Shape, where.Weight),
+				state.Event{Nail: n.Code, Trim: true, Work: state.Work{Cuts: []state.Slice{{MM: 0.5}}}},
+			)
 		}
 		s.Grow(where, 2)
 		where.Age += 2

@@ -22,7 +22,11 @@ func TestALightNailsQuickSpeaksForTheDarkOnes(t *testing.T) {
 			{Code: nail.Code{Paw: nail.RF, Digit: 3}, Colour: nail.Dark, Shape: nail.Usual},
 		}
 		s := state.Prior(grown, nails, nil)
-		s.Work(0, claw.Assumed(nails[0].Code, nail.Usual, grown.Weight), state.Work{Landmarks: []quick.Seen{{Mark: mark, Spare: 6}}})
+		s.Work(
+			0,
+			claw.Assumed(nails[0].Code, nail.Usual, grown.Weight),
+			state.Work{Landmarks: []quick.Seen{{Mark: mark, Spare: 6}}},
+		)
 		return s.Spare(1).Mean / s.Length(1).Mean
 	}
 	untold := share(nail.Dark, quick.Groove)

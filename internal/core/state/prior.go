@@ -37,7 +37,15 @@ type lastDone struct{ toFloor, spare, spareSD, toFloorSD float64 }
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
 func Prior(where growth.Where, nails []Traits, weeks *float64) State {
 	f := claw.SizeFactor(where.Weight)
-	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails)), Wears: make([]bool, len(nails)), Alone: make([]Alone, len(nails))}
+	s := State{
+		Faces:    quick.UsualScales(),
+		Nails:    nails,
+		Leaves:   make([]Leaf, len(nails)),
+		Measured: make([]bool, len(nails)),
+		WorkedOn: make([]bool, len(nails)),
+		Wears:    make([]bool, len(nails)),
+		Alone:    make([]Alone, len(nails)),
+	}
 	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
 	s.Cov[Growth][Growth] = growthSD * growthSD
 	for group, column := range wearOf {
@@ -84,7 +92,15 @@ func priorLeaf(where growth.Where, n Traits, f float64, weeks *float64) Leaf {
 func (s *State) Clone() State {
 	c := *s
 	c.Nails, c.Leaves = slices.Clone(s.Nails), slices.Clone(s.Leaves)
-	c.Measured, c.WorkedOn, c.Wears, c.Alone = slices.Clone(s.Measured), slices.Clone(s.WorkedOn), slices.Clone(s.Wears), slices.Clone(s.Alone)
+	c.Measured, c.WorkedOn, c.Wears, c.Alone = slices.Clone(
+		s.Measured,
+	), slices.Clone(
+		s.WorkedOn,
+	), slices.Clone(
+		s.Wears,
+	), slices.Clone(
+		s.Alone,
+	)
 	return c
 }
 

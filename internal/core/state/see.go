@@ -67,7 +67,11 @@ func (s *State) SeeLength(i int, seen measure.Number) bool {
 // SeeLengthBelow takes that a nail is no longer than so many mm, as whoever had it in the hand would have said. That
 // teaches nothing of growth.
 func (s *State) SeeLengthBelow(i int, mm float64) {
-	s.consider(i, lengthOf, func(mean, variance float64) (float64, float64) { return between(mean, variance, math.Inf(-1), mm) })
+	s.consider(
+		i,
+		lengthOf,
+		func(mean, variance float64) (float64, float64) { return between(mean, variance, math.Inf(-1), mm) },
+	)
 }
 
 // SeeSpare takes a quick seen through the horn, so far from the tip as it is now.

@@ -165,8 +165,8 @@ func (s *State) assumed(i int, form claw.Claw, w Work) {
 func (w Work) endUntold() bool { return len(w.Cuts) > 0 && w.end() == "" }
 
 // stopped is the spare before the first cut by two stories of an end that nobody told: the hand stopped
-// because the sign showed, which is told to the grid as it was before the first cut, or it stopped anyway. Each counts by
-// how likely it makes what was told.
+// because the sign showed, which is told to the grid as it was before the first cut, or it stopped anyway. Each counts
+// by how likely it makes what was told.
 func (w Work) stopped(sign, anyway *quick.Belief) (mean, variance float64) {
 	last := len(w.Cuts) - 1
 	for k, c := range w.Cuts {

@@ -43,8 +43,10 @@ func TestRefusalsHoldUntilItsTraining(t *testing.T) {
 			o := Outing{On: on}
 			for range rapid.IntRange(1, 8).Draw(t, "nails") {
 				o.Touches = append(o.Touches, Touch{
-					Paw:      nail.Paw(rapid.IntRange(0, 3).Draw(t, "paw")),
-					Reaction: rapid.SampledFrom(append(Reactions(), Untold)).Draw(t, "reaction"), Cut: rapid.Bool().Draw(t, "cut"),
+					Paw: nail.Paw(rapid.IntRange(0, 3).Draw(t, "paw")),
+					Reaction: rapid.SampledFrom(append(Reactions(), Untold)).
+						Draw(t, "reaction"),
+					Cut: rapid.Bool().Draw(t, "cut"),
 				})
 			}
 			r = r.After(o)

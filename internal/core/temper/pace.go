@@ -72,5 +72,10 @@ func (p Pace) Of(nails, cuts int) estimate.Estimate {
 		bound = leastSeconds * float64(cuts) / 60
 	}
 	minutes := math.Max(bound, math.Exp(p.mean)*p.least(nails, cuts))
-	return estimate.Estimate{Value: minutes, Low: math.Max(bound, minutes/spread), High: minutes * spread, Source: source}
+	return estimate.Estimate{
+		Value:  minutes,
+		Low:    math.Max(bound, minutes/spread),
+		High:   minutes * spread,
+		Source: source,
+	}
 }

@@ -17,7 +17,15 @@ import (
 // sat is one sitting, a letter a nail of the paw: c calm, u uneasy, p pulling, f fighting, s
 // snapping; a capital where nothing came off.
 func sat(paw nail.Paw, letters string) Outing {
-	reactions := map[rune]Reaction{'c': Calm, 'u': Uneasy, 'p': Pulling, 'f': Fighting, 's': Snapping, 'F': Fighting, 'S': Snapping}
+	reactions := map[rune]Reaction{
+		'c': Calm,
+		'u': Uneasy,
+		'p': Pulling,
+		'f': Fighting,
+		's': Snapping,
+		'F': Fighting,
+		'S': Snapping,
+	}
 	o := Outing{On: date.MustParse("2026-01-01")}
 	for _, l := range letters {
 		o.Touches = append(o.Touches, Touch{paw, reactions[l], l != 'F' && l != 'S'})
@@ -82,8 +90,18 @@ func TestMinutesThatADogTakes(t *testing.T) {
 		return o
 	}
 	assert.Equal(t, 30.0, Learn(adult, nil, KeeperLimits{}).Minutes.Most)
-	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, KeeperLimits{}).Minutes.Most, "until it had enough")
-	assert.Equal(t, 35.0, Learn(adult, []Outing{timed("cccc", 35, 0)}, KeeperLimits{}).Minutes.Most, "it took that without trouble")
+	assert.Equal(
+		t,
+		11.0,
+		Learn(adult, []Outing{timed("cccF", 11, 6)}, KeeperLimits{}).Minutes.Most,
+		"until it had enough",
+	)
+	assert.Equal(
+		t,
+		35.0,
+		Learn(adult, []Outing{timed("cccc", 35, 0)}, KeeperLimits{}).Minutes.Most,
+		"it took that without trouble",
+	)
 	assert.Equal(t, 30.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, KeeperLimits{}).Minutes.Most)
 }
 
@@ -114,7 +132,11 @@ func TestTheImpossiblePaw(t *testing.T) {
 	better := Learn(adult, []Outing{day, day, sat(nail.LH, "pp")}, KeeperLimits{})
 	assert.False(t, better.Paws[nail.LH].Impossible, "it gave it last time")
 	tired := join(sat(nail.LF, "cccc"), sat(nail.LH, "cF"))
-	assert.False(t, Learn(adult, []Outing{tired, tired, tired}, KeeperLimits{}).Paws[nail.LH].Impossible, "it had enough of the whole")
+	assert.False(
+		t,
+		Learn(adult, []Outing{tired, tired, tired}, KeeperLimits{}).Paws[nail.LH].Impossible,
+		"it had enough of the whole",
+	)
 	paw, stands := twice.Hardest()
 	assert.True(t, stands)
 	assert.Equal(t, nail.LH, paw)
@@ -170,7 +192,13 @@ func TestPaceLearns(t *testing.T) {
 	for i := range many {
 		many[i] = Timed{36, 18, 72}
 	}
-	assert.InDelta(t, 2, LearnPace(kit.PractisedHand, kit.Clipping, many).Nail(4), 0.05, "its own sittings outweigh what is usual")
+	assert.InDelta(
+		t,
+		2,
+		LearnPace(kit.PractisedHand, kit.Clipping, many).Nail(4),
+		0.05,
+		"its own sittings outweigh what is usual",
+	)
 }
 
 func TestReactionsAreInOrder(t *testing.T) {

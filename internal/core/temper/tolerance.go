@@ -80,8 +80,17 @@ func (f First) start() Cap {
 // Learn works out what a dog of that age in weeks takes, from its sittings, oldest first.
 func Learn(ageWeeks float64, outings []Outing, told KeeperLimits) Tolerance {
 	t := Tolerance{
-		Nails:   limit(ofNails, told.First.start(), nailsMore, nailsOf(outings)),
-		Minutes: limit(ofMinutes, Cap{usualMinutes, estimate.Assumed, say.Of(minutesUntilThisDogsTrims, say.Args{"usualMinutes": say.Count(usualMinutes)})}, 0, minutesOf(outings)),
+		Nails: limit(ofNails, told.First.start(), nailsMore, nailsOf(outings)),
+		Minutes: limit(
+			ofMinutes,
+			Cap{
+				usualMinutes,
+				estimate.Assumed,
+				say.Of(minutesUntilThisDogsTrims, say.Args{"usualMinutes": say.Count(usualMinutes)}),
+			},
+			0,
+			minutesOf(outings),
+		),
 	}
 	if calm, known := calmFor(outings); known {
 		t.Calm = &calm
@@ -91,10 +100,18 @@ func Learn(ageWeeks float64, outings []Outing, told KeeperLimits) Tolerance {
 		t.Minutes = lower(t.Minutes, Cap{puppyMinutes, estimate.Assumed, say.Of(aPuppyAFewMinutes)})
 	}
 	if told.Nails != nil {
-		t.Nails = Cap{float64(*told.Nails), estimate.Told, say.Of(nailsAsYouSaid, say.Args{"nails": say.Count(*told.Nails)})}
+		t.Nails = Cap{
+			float64(*told.Nails),
+			estimate.Told,
+			say.Of(nailsAsYouSaid, say.Args{"nails": say.Count(*told.Nails)}),
+		}
 	}
 	if told.Minutes != nil {
-		t.Minutes = Cap{*told.Minutes, estimate.Told, say.Of(minutesAsYouSaid, say.Args{"minutes": say.Round(*told.Minutes)})}
+		t.Minutes = Cap{
+			*told.Minutes,
+			estimate.Told,
+			say.Of(minutesAsYouSaid, say.Args{"minutes": say.Round(*told.Minutes)}),
+		}
 	}
 	for paw := range t.Paws {
 		t.Paws[paw] = learnPaw(nail.Paw(paw), outings)

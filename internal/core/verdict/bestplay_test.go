@@ -26,8 +26,19 @@ const (
 // best is the best play on such a nail, finely.
 func best(n oneNail, price practice.Prices) func(off float64, last quick.Face) float64 {
 	return practice.BestPlay{
-		Spare: quick.Spare{Mean: n.mean, SD: n.sd}, Colour: nail.Dark, Scale: 1, Stop: quick.Full, Rest: rest, Thick: []float64{0.3, 0.5, 0.75, 1, 1.5, 2},
-		Prices: price, Step: 0.05, Hidden: 0.1, Scales: 7,
+		Spare: quick.Spare{
+			Mean: n.mean,
+			SD:   n.sd,
+		},
+		Colour: nail.Dark,
+		Scale:  1,
+		Stop:   quick.Full,
+		Rest:   rest,
+		Thick:  []float64{0.3, 0.5, 0.75, 1, 1.5, 2},
+		Prices: price,
+		Step:   0.05,
+		Hidden: 0.1,
+		Scales: 7,
 	}.Choose()
 }
 
@@ -37,7 +48,11 @@ func play(n oneNail, next func(w verdict.Worked) float64) tally {
 	var all tally
 	for range 6000 {
 		left, scale := math.Max(0.05, n.mean+n.sd*r.NormFloat64()), quick.DrawScale(r.Float64())
-		w := verdict.Worked{Belief: quick.NewBelief(18, deep, nail.Dark, quick.Gamma{Mean: n.mean, SD: n.sd}, quick.UsualScales()), Depth: deep, Known: true}
+		w := verdict.Worked{
+			Belief: quick.NewBelief(18, deep, nail.Dark, quick.Gamma{Mean: n.mean, SD: n.sd}, quick.UsualScales()),
+			Depth:  deep,
+			Known:  true,
+		}
 		one := tally{nails: 1}
 		for mm := next(w); mm > 0; mm = next(w) {
 			left -= math.Max(0.02, mm+hand.Slices{}.SD(mm)*r.NormFloat64())
@@ -74,7 +89,18 @@ func TestTheRuleBesideTheBestPlay(t *testing.T) {
 	n := oneNail{4.5, 0.9} // of a dog at four weeks that is known
 	row := func(name string, got tally, beside string) {
 		cuts, nine := got.perNail()
-		told(t, fmt.Sprintf("| %s | %.1f | %.1f | %d | %.2f | %s |", name, got.perThousand(), cuts, nine, got.meanLeft(), beside))
+		told(
+			t,
+			fmt.Sprintf(
+				"| %s | %.1f | %.1f | %d | %.2f | %s |",
+				name,
+				got.perThousand(),
+				cuts,
+				nine,
+				got.meanLeft(),
+				beside,
+			),
+		)
 	}
 	rule := play(n, func(w verdict.Worked) float64 { return verdict.Next(w, usual).MM })
 	row("the rule, usual", rule, "")

@@ -246,7 +246,15 @@ func toy(r *rand.Rand) growth.Where     { return small(r, 1.5, 6) }
 func smaller(r *rand.Rand) growth.Where { return small(r, 5, 8) }
 
 // fortyWeeks is one dog after the other over forty weeks at one rhythm; the first and the last ten apart.
-func fortyWeeks(tt require.TestingT, world virtual.World, draw func(*rand.Rand) growth.Where, weeks int, caliper bool, dogs int, as way) (all, early, late tally) {
+func fortyWeeks(
+	tt require.TestingT,
+	world virtual.World,
+	draw func(*rand.Rand) growth.Where,
+	weeks int,
+	caliper bool,
+	dogs int,
+	as way,
+) (all, early, late tally) {
 	r := rand.New(rand.NewPCG(40, 2))
 	for range dogs {
 		as.fortyWeeks(tt, r, draw(r), world, weeks, caliper, func(week int, t tally) {
@@ -263,7 +271,15 @@ func fortyWeeks(tt require.TestingT, world virtual.World, draw func(*rand.Rand) 
 }
 
 // fortyWeeks works one dog that was trimmed one rhythm before, and tells of every nail that was worked.
-func (w way) fortyWeeks(tt require.TestingT, r *rand.Rand, where growth.Where, world virtual.World, weeks int, caliper bool, each func(week int, t tally)) {
+func (w way) fortyWeeks(
+	tt require.TestingT,
+	r *rand.Rand,
+	where growth.Where,
+	world virtual.World,
+	weeks int,
+	caliper bool,
+	each func(week int, t tally),
+) {
 	nails, ago := standard(r), float64(weeks)
 	d := virtual.Draw(r, hands(world), where, nails, &ago)
 	s := state.Prior(where, nails, &ago)
@@ -332,7 +348,16 @@ func TestAHandAloneBleedsMore(t *testing.T) {
 			}
 		}
 		assert.Greater(t, later.perThousand(), 10.0)
-		told(t, fmt.Sprintf("| %g mm slivers until the first sign | %.0f | %.0f | %.2f |", mm, first.perThousand(), later.perThousand(), later.median()))
+		told(
+			t,
+			fmt.Sprintf(
+				"| %g mm slivers until the first sign | %.0f | %.0f | %.2f |",
+				mm,
+				first.perThousand(),
+				later.perThousand(),
+				later.median(),
+			),
+		)
 	}
 }
 
@@ -357,7 +382,17 @@ func TestFirstSittingsRarelyBleed(t *testing.T) {
 			got := firstSittings(c.world, c.trimmed, way{terms: careful})
 			assert.LessOrEqual(t, got.perThousand(), c.most)
 			got.useful(t)
-			told(t, fmt.Sprintf("| %s | %.1f | %.1f | %.2f | %.0f %% |", c.name, got.perThousand(), got.toldPerThousand(), got.median(), 100*float64(got.much)/float64(max(1, got.long))))
+			told(
+				t,
+				fmt.Sprintf(
+					"| %s | %.1f | %.1f | %.2f | %.0f %% |",
+					c.name,
+					got.perThousand(),
+					got.toldPerThousand(),
+					got.median(),
+					100*float64(got.much)/float64(max(1, got.long)),
+				),
+			)
 		})
 	}
 }
@@ -431,14 +466,32 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 				cuts, nine := all.perNail()
 				assert.LessOrEqual(t, all.perThousand(), k.most)
 				assert.LessOrEqual(t, all.perThousand(), k.within*max(1.5, all.toldPerThousand()), "what was told")
-				assert.LessOrEqual(t, late.perThousand(), early.perThousand()+max(3, 3*early.offBeside(late)), "no more in the last ten weeks than in the first, give or take what chance makes of so many nails")
+				assert.LessOrEqual(
+					t,
+					late.perThousand(),
+					early.perThousand()+max(3, 3*early.offBeside(late)),
+					"no more in the last ten weeks than in the first, give or take what chance makes of so many nails",
+				)
 				assert.LessOrEqual(t, cuts, k.cuts[weeks])
 				assert.LessOrEqual(t, nine, k.nine)
 				if !k.as.press {
 					all.useful(t)
 				}
-				told(t, fmt.Sprintf("| %s | %.1f | %.1f | %.1f | %.1f | %.1f | %d | %.2f | %.0f %% |", name, all.perThousand(), all.toldPerThousand(),
-					early.perThousand(), late.perThousand(), cuts, nine, all.median(), 100*float64(all.much)/float64(max(1, all.long))))
+				told(
+					t,
+					fmt.Sprintf(
+						"| %s | %.1f | %.1f | %.1f | %.1f | %.1f | %d | %.2f | %.0f %% |",
+						name,
+						all.perThousand(),
+						all.toldPerThousand(),
+						early.perThousand(),
+						late.perThousand(),
+						cuts,
+						nine,
+						all.median(),
+						100*float64(all.much)/float64(max(1, all.long)),
+					),
+				)
 			})
 		}
 	}

@@ -11,7 +11,8 @@ import (
 	"fribbet/internal/core/verdict"
 )
 
-// A trim to the first sign leaves more than one to the dot, both less on a thinner nail, and never less than the margin.
+// A trim to the first sign leaves more than one to the dot, both less on a thinner nail, and never less than the
+// margin.
 func TestWhatATrimLeaves(t *testing.T) {
 	first, dot := verdict.Leaves(7, 0, quick.AtFirstSign), verdict.Leaves(7, 0, quick.Full)
 	assert.InDelta(t, 1.5, first, 0.01, "where a dark centre shows")
@@ -22,7 +23,11 @@ func TestWhatATrimLeaves(t *testing.T) {
 
 // known is a nail that was worked before, with plenty to take.
 func known(last quick.Face) verdict.Worked {
-	w := verdict.Worked{Belief: quick.NewBelief(18, 7, nail.Dark, quick.Gamma{Mean: 6, SD: 0.6}, quick.UsualScales()), Depth: 7, Known: true}
+	w := verdict.Worked{
+		Belief: quick.NewBelief(18, 7, nail.Dark, quick.Gamma{Mean: 6, SD: 0.6}, quick.UsualScales()),
+		Depth:  7,
+		Known:  true,
+	}
 	if last != "" {
 		w.Cuts, w.Last = 1, last
 	}

@@ -107,7 +107,11 @@ func (w Worked) next(t Terms) Step {
 		return stop(say.Of(theFirstSignShowsAnd))
 	case last.FirstSign():
 		enough := func() Step { return stop(say.Of(theSignShowsAndAny)) }
-		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(min(t.Limit, Careful)) { // a sliver stays in reserve: some dogs show late
+		if w.risk(
+			t.takes(w.thickness(t, thin))+sliver*size,
+		) > float64(
+			min(t.Limit, Careful),
+		) { // a sliver stays in reserve: some dogs show late
 			return enough()
 		}
 		return w.within(t, left, []float64{tip}, say.Of(thinSlicesUntilTheDot), enough)
@@ -122,7 +126,13 @@ func (w Worked) next(t Terms) Step {
 		}
 		return w.within(t, left, t.cuts(), say.Of(dryAndWhiteGoOn), shaving)
 	case w.Cuts > 0: // nobody told what the last one showed
-		return w.within(t, left, []float64{sliver, tip}, say.Of(lookAtTheEndAfter), func() Step { return stop(say.Of(lookAtTheEndFirst)) })
+		return w.within(
+			t,
+			left,
+			[]float64{sliver, tip},
+			say.Of(lookAtTheEndAfter),
+			func() Step { return stop(say.Of(lookAtTheEndFirst)) },
+		)
 	}
 	return w.first(t, left)
 }
@@ -138,7 +148,13 @@ func (w Worked) first(t Terms, left float64) Step {
 	}
 	switch {
 	case risk <= tipShare*float64(t.Limit):
-		return w.within(t, left, tries, say.Of(theTipFirstThenLook), func() Step { return w.cut(t, left, thin, say.Of(onlyTheVeryTipThen)) })
+		return w.within(
+			t,
+			left,
+			tries,
+			say.Of(theTipFirstThenLook),
+			func() Step { return w.cut(t, left, thin, say.Of(onlyTheVeryTipThen)) },
+		)
 	case w.Reads:
 		return Step{Action: Stop, Left: left, Risk: risk, Because: say.Of(whatWasSeenLeavesNothing)}
 	default:

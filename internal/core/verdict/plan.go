@@ -9,8 +9,8 @@ import (
 
 // Plan is how one nail is cut in one press, without asking anybody between the cuts: the thicknesses in their
 // order, each followed by a look; thinner from the first light grey on where that is needed; it ends at the first
-// sign, whatever the school, and when all its cuts are done. The sentence on every screen says just this, and the hand of the
-// calibration does it.
+// sign, whatever the school, and when all its cuts are done. The sentence on every screen says just this, and the hand
+// of the calibration does it.
 type Plan struct {
 	Cuts   []float64 // mm, all that may come off
 	Likely int       // of them, until the sign shows, by the median of the spare

@@ -60,8 +60,10 @@ func TestTheEyeComesBeforeTheNumbers(t *testing.T) {
 			faces = append(faces, rapid.SampledFrom([]quick.Face{quick.White, quick.White, quick.Grey}).Draw(t, "face"))
 		}
 		terms := verdict.Terms{
-			Stop: rapid.SampledFrom([]quick.EndPoint{quick.AtFirstSign, quick.Full}).Draw(t, "stop"), Limit: verdict.Careful,
-			Most: rapid.SampledFrom([]float64{0.5, 1, 2, 3}).Draw(t, "largest cut"),
+			Stop: rapid.SampledFrom([]quick.EndPoint{quick.AtFirstSign, quick.Full}).
+				Draw(t, "stop"),
+			Limit: verdict.Careful,
+			Most:  rapid.SampledFrom([]float64{0.5, 1, 2, 3}).Draw(t, "largest cut"),
 		}
 		landmark := rapid.SampledFrom([]float64{0, 2, 4}).Draw(t, "groove") * size
 		white := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, quick.White)...), terms)
@@ -69,12 +71,17 @@ func TestTheEyeComesBeforeTheNumbers(t *testing.T) {
 			t.Fatalf("white, and %+v", white)
 		}
 		for _, f := range []quick.Face{quick.Dot, quick.Blood} {
-			if got := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, f)...), terms); got.Action != verdict.Stop || !got.Eye {
+			if got := verdict.Next(
+				worked(kg, landmark, 0.5*size, append(faces, f)...),
+				terms,
+			); got.Action != verdict.Stop ||
+				!got.Eye {
 				t.Fatalf("%s, and %+v", f, got)
 			}
 		}
 		sign := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, quick.DarkCentre)...), terms)
-		if terms.Stop == quick.AtFirstSign && sign.Action != verdict.Stop || sign.MM > 0.3 && sign.Action == verdict.Sliver {
+		if terms.Stop == quick.AtFirstSign && sign.Action != verdict.Stop ||
+			sign.MM > 0.3 && sign.Action == verdict.Sliver {
 			t.Fatalf("dark centre, %s, and %+v", terms.Stop, sign)
 		}
 	})
@@ -132,7 +139,10 @@ func TestAChanceAsPeopleSayIt(t *testing.T) {
 func TestAPlanEndsAtTheFirstSign(t *testing.T) {
 	w := worked(22, 12, 0)
 	for _, terms := range []verdict.Terms{careful, usual, full} {
-		v := verdict.Verdict{Kind: verdict.Trim, Step: verdict.Next(verdict.Worked{Belief: w.Belief, Depth: w.Depth}, terms)}
+		v := verdict.Verdict{
+			Kind: verdict.Trim,
+			Step: verdict.Next(verdict.Worked{Belief: w.Belief, Depth: w.Depth}, terms),
+		}
 		assert.LessOrEqual(t, v.MM, 0.3, "the tip first")
 		assert.Equal(t, v.MM, v.Cuts()[0])
 		left := w.Belief.Quantile(0.5)
@@ -163,7 +173,10 @@ func TestAPlanIsAsLongAsAHandFollows(t *testing.T) {
 // anybody, in no thicker slivers than a tip.
 func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
 	after := func(quicked bool) verdict.Step {
-		return verdict.Next(worked(22, 8, 0.3, quick.White, quick.White), verdict.For(quick.Full, kit.PractisedHand, false, quicked))
+		return verdict.Next(
+			worked(22, 8, 0.3, quick.White, quick.White),
+			verdict.For(quick.Full, kit.PractisedHand, false, quicked),
+		)
 	}
 	assert.Equal(t, 2.0, after(false).MM)
 	assert.Equal(t, 0.3, after(true).MM)

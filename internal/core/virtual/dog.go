@@ -69,7 +69,9 @@ func Draw(r Random, w World, where growth.Where, nails []state.Traits, weeks *fl
 		rest: math.Max(0.3*f, truth.Shared[state.Rest]),
 		pull: quick.UsualFollow(1).Pull * math.Exp(w.PullSD*r.NormFloat64()),
 		wear: map[nail.Group]float64{
-			nail.Fore: truth.Shared[state.WearFore], nail.HindMiddle: truth.Shared[state.WearMiddle], nail.HindOuter: truth.Shared[state.WearOuter],
+			nail.Fore:       truth.Shared[state.WearFore],
+			nail.HindMiddle: truth.Shared[state.WearMiddle],
+			nail.HindOuter:  truth.Shared[state.WearOuter],
 		},
 		scale: quick.DrawScale(r.Float64()) * one(w.Later),
 	}
@@ -103,7 +105,11 @@ func one(factor float64) float64 {
 // Rate is a nail's true net growth, mm a week.
 func (d *Dog) Rate(i int) float64 {
 	n := d.Nails[i]
-	rate := growth.Usual(d.Where) + d.gross + n.Own - d.wear[n.Code.Group()]*d.Where.Pavement*claw.SizeFactor(d.Where.Weight)
+	rate := growth.Usual(
+		d.Where,
+	) + d.gross + n.Own - d.wear[n.Code.Group()]*d.Where.Pavement*claw.SizeFactor(
+		d.Where.Weight,
+	)
 	return math.Max(0.05, rate)
 }
 
