@@ -251,12 +251,12 @@ func (p page) keys(typed string) {
 	}
 }
 
-// settled waits until nothing of a page moves any more: its typeface is there, and so are its pictures.
+// settled waits until a page looks as it will: its typeface is there, and so are its pictures.
 func (p page) settled() {
 	p.t.Helper()
 	p.waits(
 		rod.Eval(
-			`() => document.fonts.ready.then(() => [...document.images].every(i => i.complete) && document.getAnimations().length === 0)`,
+			`() => document.fonts.status === 'loaded' && [...document.images].every(i => i.complete)`,
 		),
 		"a page at rest",
 	)
