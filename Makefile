@@ -39,7 +39,7 @@ format: web/node_modules
 	$(GO) tool -modfile=tools/go.mod golangci-lint fmt ./cmd/... ./internal/... ./e2e/... ./scripts/... ./web
 	cd web && npx prettier --write --log-level warn .
 
-# While one works: under two minutes. It leaves out the simulations, the browser and the pictures, which `make test` has.
+# While one works. It leaves out the simulations, the browser and the pictures, which `make test` has.
 quick: check
 	$(GO) test -short ./cmd/... ./internal/...
 
@@ -51,7 +51,7 @@ simulate:
 	FRIBBET_ROWS=all $(GO) test -count=1 -timeout 60m ./internal/core/...
 
 e2e: build
-	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 30m ./e2e/...
+	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 60m ./e2e/...
 
 # Which small changes of the core no test notices: N of each package, by chance; N=60 is a night's work.
 N ?= 12

@@ -163,9 +163,7 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 			Behavior:         proto.BrowserSetDownloadBehaviorBehaviorAllow,
 			BrowserContextID: p.Browser().BrowserContextID,
 			DownloadPath:     into,
-		}.Call(
-			p.Browser(),
-		),
+		}.Call(p.Browser()),
 	)
 	p.press("button", "Save the drawing")
 	var drawing []byte

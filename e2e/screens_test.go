@@ -170,9 +170,7 @@ func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
 				{Name: "forced-colors", Value: "active"},
 				{Name: "prefers-reduced-motion", Value: "reduce"},
 			},
-		}.Call(
-			p,
-		),
+		}.Call(p),
 		"forced colours",
 	)
 	for _, s := range screens {

@@ -54,22 +54,18 @@ func (h handlers) TellEvents(
 			By:       orZero(in.By),
 			SD:       orZero(in.SdMm),
 			Landmark: orZero(in.Landmark),
-			Face: orZero(
-				in.Face,
-			),
+			Face:     orZero(in.Face),
 			End:      state.Ended(orZero(in.End)),
 			Of:       orZero(in.Of),
 			Reaction: orZero(in.Reaction),
 			Tool:     orZero(in.Tool),
 			Note:     orZero(in.Note),
-			Helper: orZero(
-				in.Helper,
-			),
-			Ticks:   in.Ticks,
-			Minutes: in.Minutes,
-			Calm:    in.CalmMinutes,
-			Sure:    orZero(in.Sure),
-			Arrival: arrivalOf(in.Arrival),
+			Helper:   orZero(in.Helper),
+			Ticks:    in.Ticks,
+			Minutes:  in.Minutes,
+			Calm:     in.CalmMinutes,
+			Sure:     orZero(in.Sure),
+			Arrival:  arrivalOf(in.Arrival),
 		}
 		if in.ItemId != nil {
 			e.Item = in.ItemId.String()
@@ -146,12 +142,8 @@ func benchOf(w words.Words, b book.Bench) contract.BenchJSONResponse {
 	for _, p := range kit.Passes(b.State.Tool) {
 		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: w.Say(p.Say())})
 	}
-	out.Holds, out.Support, out.Reward = holds(
-		w,
-		b.Holds,
-	), lines(w, []say.Line{{Key: sitting.Support}})[0], w.Say(
-		b.Reward,
-	)
+	out.Holds, out.Reward = holds(w, b.Holds), w.Say(b.Reward)
+	out.Support = lines(w, []say.Line{{Key: sitting.Support}})[0]
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
 	out.Eye = given(w.Say(b.Hand.Slices.EyeSays()))
 	out.ReadDry, out.Left, out.LeftOn = w.Say(sitting.ReadDry(b.State.Ticks)), list(b.Left), dated(b.LeftOn)

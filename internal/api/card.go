@@ -85,13 +85,8 @@ func (h handlers) card(ctx context.Context, dogID, sittingID uuid.UUID) (contrac
 		Next:      given(w.Say(c.Next)),
 		Reachable: c.Seen,
 	}
-	out.Headings.Home, out.Headings.Before, out.Headings.After = w.Say(
-		say.Of(cardAtHome),
-	), w.Say(
-		say.Of(cardBefore),
-	), w.Say(
-		say.Of(cardAfter),
-	)
+	out.Headings.Home = w.Say(say.Of(cardAtHome))
+	out.Headings.Before, out.Headings.After = w.Say(say.Of(cardBefore)), w.Say(say.Of(cardAfter))
 	out.Headings.Legend, out.Headings.Page = w.Say(say.Of(cardLegend)), w.Say(say.Of(cardPageAt))
 	if c.Page == nil {
 		return out, nil

@@ -61,9 +61,7 @@ func atMost(limit *int) int {
 func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
 	const weeksAhead = 6
 	found, err := h.book.DueList(ctx, book.Find{
-		Name: orZero(
-			r.Params.Search,
-		),
+		Name:   orZero(r.Params.Search),
 		Open:   orZero(r.Params.Open),
 		Offset: orZero(r.Params.Offset),
 		Limit:  atMost(r.Params.Limit),
@@ -160,15 +158,13 @@ func (h handlers) dueRow(w words.Words, kept book.DueRow) (contract.DueRow, erro
 
 func (h handlers) view(w words.Words, v book.View) contract.DogView {
 	out := contract.DogView{
-		Dog:      h.dog(v.Dog),
-		WhyNone:  w.Say(v.WhyNone),
-		Rank:     rank(v.Readings),
-		Cautions: cautions(w, v.Cautions),
-		Growth:   growthOf(w, v.Growth, v.Outliers),
-		Plan:     quickPlan(w, v.Plan),
-		Moods: moods(
-			v.Sittings,
-		),
+		Dog:          h.dog(v.Dog),
+		WhyNone:      w.Say(v.WhyNone),
+		Rank:         rank(v.Readings),
+		Cautions:     cautions(w, v.Cautions),
+		Growth:       growthOf(w, v.Growth, v.Outliers),
+		Plan:         quickPlan(w, v.Plan),
+		Moods:        moods(v.Sittings),
 		Calmer:       calmer(v.Calmer),
 		Sittings:     []contract.SittingSummary{},
 		OpenSitting:  v.Open,
@@ -227,14 +223,12 @@ func (h handlers) dog(d book.Dog) contract.Dog {
 		WorkingWeekdays: d.Workdays,
 		WishedGapMm:     d.WishedGap,
 		School:          d.School,
-		Handling: handling(
-			d.Handling,
-		),
-		ShortQuicks:   d.Short,
-		Dates:         &d.Dates,
-		ComeOnce:      dated(d.Once),
-		LastDoneWeeks: d.LastDone,
-		Walked:        []contract.Walked{},
+		Handling:        handling(d.Handling),
+		ShortQuicks:     d.Short,
+		Dates:           &d.Dates,
+		ComeOnce:        dated(d.Once),
+		LastDoneWeeks:   d.LastDone,
+		Walked:          []contract.Walked{},
 	}
 	for _, w := range d.Walked {
 		out.Walked = append(out.Walked, contract.Walked{Until: w.Until, KmWeek: w.Km})

@@ -65,17 +65,15 @@ func (h handlers) GetSection(
 		MostMarginMm: due.MostMargin,
 		SliverMm:     record.Sliver,
 		Outline:      outline(s.Stance.Outline()),
-		Quick: outline(
-			s.Stance.Quick(s.Quick),
-		),
-		QuickShort:  outline(s.Stance.Quick(s.QuickShort)),
-		QuickLong:   outline(s.Stance.Quick(s.QuickLong)),
-		Centre:      point(s.Stance.Centre()),
-		TurnDegDay:  claw.Degrees(s.TurnPerDay),
-		ReachMm:     s.Stance.Reach(),
-		Groove:      point(s.Stance.Groove(s.Quick)),
-		Hook:        point(s.Stance.Hook(s.Quick)),
-		DaysToFloor: wholeDays(s.Days),
+		Quick:        outline(s.Stance.Quick(s.Quick)),
+		QuickShort:   outline(s.Stance.Quick(s.QuickShort)),
+		QuickLong:    outline(s.Stance.Quick(s.QuickLong)),
+		Centre:       point(s.Stance.Centre()),
+		TurnDegDay:   claw.Degrees(s.TurnPerDay),
+		ReachMm:      s.Stance.Reach(),
+		Groove:       point(s.Stance.Groove(s.Quick)),
+		Hook:         point(s.Stance.Hook(s.Quick)),
+		DaysToFloor:  wholeDays(s.Days),
 	}
 	out.Slivers = []contract.Outline{}
 	for _, ends := range s.Slivers {

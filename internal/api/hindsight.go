@@ -68,9 +68,7 @@ func hindsightOf(w words.Words, got book.Hindsight) contract.Hindsight {
 			PlainBrier: got.Cuts.Plain,
 			Better:     got.Cuts.Better(),
 		},
-		Presses: hindsightChances(
-			got.Presses,
-		),
+		Presses: hindsightChances(got.Presses),
 		Lengths: hindsightNumbers(got.Lengths),
 		Spares:  hindsightNumbers(got.Spares),
 		Gaps:    hindsightNumbers(got.Gaps),

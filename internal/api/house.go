@@ -59,9 +59,7 @@ func (h handlers) devices(ctx context.Context) (contract.HouseJSONResponse, erro
 	}
 	for _, d := range house.Devices {
 		out.Devices = append(out.Devices, contract.Device{
-			Id: uuid.MustParse(
-				d.ID,
-			),
+			Id:       uuid.MustParse(d.ID),
 			Name:     d.Name,
 			Who:      d.Who,
 			PairedAt: d.PairedAt,

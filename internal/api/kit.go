@@ -99,15 +99,13 @@ func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
 	for _, p := range pieces {
 		s := p.State
 		one := contract.KitItem{
-			Id:      p.ID,
-			Version: p.Version,
-			Kind:    p.Item.Kind,
-			Shelf:   p.Item.Kind.Shelf(),
-			Name:    p.Item.Name,
-			Guard:   p.Item.Guard,
-			Grit: given(
-				p.Item.Grit,
-			),
+			Id:       p.ID,
+			Version:  p.Version,
+			Kind:     p.Item.Kind,
+			Shelf:    p.Item.Kind.Shelf(),
+			Name:     p.Item.Name,
+			Guard:    p.Item.Guard,
+			Grit:     given(p.Item.Grit),
 			Tip:      given(p.Item.Tip),
 			OnItemId: idOf(p.Item.On),
 			Expires:  dated(p.Item.Expires),
@@ -118,9 +116,7 @@ func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
 			Limit:    finite(s.Limit),
 			Told:     s.Told,
 			Assumed:  p.Use.Assumed,
-			Words: w.Say(
-				s.Words,
-			),
+			Words:    w.Say(s.Words),
 			Service:  contract.KitItemService(p.Item.Service()),
 			Serviced: dated(p.Serviced.On),
 			Usable:   s.Usable(),

@@ -133,17 +133,15 @@ func (h handlers) dogLadders(ctx context.Context, id uuid.UUID) (contract.DogLad
 func (h handlers) ladder(w words.Words, c book.Climb) contract.Ladder {
 	s, today := c.Standing, h.book.Today()
 	out := contract.Ladder{
-		Id:      c.ID,
-		Kind:    c.Kind,
-		Paw:     c.Paw,
-		Started: c.Started,
-		Step:    s.Step,
-		Streak:  s.Streak,
-		Needed:  ladder.Needed,
-		Done:    s.Done,
-		Ended: w.Say(
-			s.Ended,
-		),
+		Id:         c.ID,
+		Kind:       c.Kind,
+		Paw:        c.Paw,
+		Started:    c.Started,
+		Step:       s.Step,
+		Streak:     s.Streak,
+		Needed:     ladder.Needed,
+		Done:       s.Done,
+		Ended:      w.Say(s.Ended),
 		Says:       w.Say(s.Says),
 		Reward:     w.Say(s.Reward()),
 		Wait:       dated(s.Wait),
@@ -190,9 +188,7 @@ func (h handlers) ladder(w words.Words, c book.Climb) contract.Ladder {
 
 func ready(r ladder.Ready) contract.Ready {
 	return contract.Ready{
-		Early: dated(
-			r.Early,
-		),
+		Early:     dated(r.Early),
 		Likely:    dated(r.Likely),
 		Late:      dated(r.Late),
 		Chance:    r.Chance,

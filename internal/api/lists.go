@@ -53,9 +53,7 @@ func whose(in *contract.ListInput) book.Whose {
 
 func listRead(w words.Words, r book.ListRead) contract.ListRead {
 	out := contract.ListRead{
-		Header: list(
-			r.Header,
-		),
+		Header:    list(r.Header),
 		Separator: r.Separator,
 		Encoding:  r.Encoding,
 		Columns:   list(r.Columns),

@@ -47,13 +47,8 @@ func (handlers) CalcNails(
 	out.Nails = make([]contract.NailKnown, len(s.Nails))
 	for i, n := range s.Nails {
 		one := &out.Nails[i]
-		one.Code, one.Length, one.Spare, one.Rate = n.Code, meanSD(
-			s.Length(i),
-		), meanSD(
-			s.Spare(i),
-		), meanSD(
-			s.Rate(i, where),
-		)
+		one.Code, one.Length = n.Code, meanSD(s.Length(i))
+		one.Spare, one.Rate = meanSD(s.Spare(i)), meanSD(s.Rate(i, where))
 		if !n.Code.Dewclaw() {
 			one.GrowthToFloor = of(meanSD(s.ToFloor(i)))
 		}

@@ -38,18 +38,14 @@ func (h handlers) KeepOwner(
 	r contract.KeepOwnerRequestObject,
 ) (contract.KeepOwnerResponseObject, error) {
 	o := book.Owner{ID: r.OwnerId, Version: orZero(r.Body.Version), Owner: round.Owner{
-		Name: strings.TrimSpace(
-			r.Body.Name,
-		),
-		Reach:    round.Reach(r.Body.Reach),
-		Address:  strings.TrimSpace(orZero(r.Body.Address)),
-		MayOffer: orZero(r.Body.MayOffer),
-		MayRemind: orZero(
-			r.Body.MayRemind,
-		),
-		Stopped:  orZero(r.Body.Stopped),
-		Note:     strings.TrimSpace(orZero(r.Body.Note)),
-		Language: string(orZero(r.Body.Language)),
+		Name:      strings.TrimSpace(r.Body.Name),
+		Reach:     round.Reach(r.Body.Reach),
+		Address:   strings.TrimSpace(orZero(r.Body.Address)),
+		MayOffer:  orZero(r.Body.MayOffer),
+		MayRemind: orZero(r.Body.MayRemind),
+		Stopped:   orZero(r.Body.Stopped),
+		Note:      strings.TrimSpace(orZero(r.Body.Note)),
+		Language:  string(orZero(r.Body.Language)),
 	}}
 	for _, s := range r.Body.Suits {
 		if o.Suits == nil {

@@ -98,9 +98,7 @@ func (h handlers) ReadPhoto(
 		return of(pixel(*p))
 	}
 	m := photo.Marks{
-		Coat: pixel(
-			in.Coat,
-		),
+		Coat:   pixel(in.Coat),
 		Tip:    pixel(in.Tip),
 		Ridge:  at(in.Ridge),
 		Groove: at(in.Groove),

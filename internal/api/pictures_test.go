@@ -81,19 +81,9 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 		Handles:   p.Corners,
 	}
 	m := k.Nails[0].Marks
-	in.Coat, in.Tip, in.Ridge, in.Floor, in.Low, in.Groove = xy(
-		m.Coat,
-	), xy(
-		m.Tip,
-	), of(
-		xy(*m.Ridge),
-	), of(
+	in.Coat, in.Tip, in.Ridge, in.Floor, in.Low, in.Groove = xy(m.Coat), xy(m.Tip), of(xy(*m.Ridge)), of(
 		xy(*m.Floor),
-	), of(
-		xy(*m.Low),
-	), of(
-		xy(*m.Groove),
-	)
+	), of(xy(*m.Low)), of(xy(*m.Groove))
 	path := fmt.Sprintf("/api/dogs/%s/nails/LF2/photo", d.Id)
 	read := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, in), 200)
 	assert.InDelta(t, 17, read.Length.Mm, 0.4, "by the corners that were guessed")

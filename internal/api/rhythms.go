@@ -28,9 +28,7 @@ func (h handlers) GetRhythms(
 		return nil, err
 	}
 	out := contract.GetRhythms200JSONResponse{
-		Dog: h.dog(
-			got.Dog,
-		),
+		Dog:            h.dog(got.Dog),
 		PavementKmWeek: got.Pavement,
 		GroundShare:    got.Ground,
 		MarginMm:       got.Margin,
@@ -155,9 +153,7 @@ func quickPlan(w words.Words, r *book.Recession) *contract.QuickPlan {
 	}
 	g := r.Progress
 	return &contract.QuickPlan{
-		Plan: bringBack(
-			r.Plan,
-		),
+		Plan:       bringBack(r.Plan),
 		Track:      contract.QuickPlanTrack(g.Track),
 		BackMm:     g.Back,
 		ExpectedMm: g.Expected,
@@ -174,9 +170,7 @@ func rate(r growth.Rate) contract.Rate {
 
 func growthOf(w words.Words, g feet.Growth, outliers []feet.Outlier) contract.Growth {
 	out := contract.Growth{
-		Gross: rate(
-			g.Gross,
-		),
+		Gross:    rate(g.Gross),
 		Usual:    rate(g.Usual),
 		Rest:     inMM(g.Rest),
 		Measured: g.Measured,

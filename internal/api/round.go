@@ -243,17 +243,15 @@ func (h handlers) visits(w words.Words, all []book.Visit) ([]contract.Visit, err
 			return nil, err
 		}
 		one := contract.Visit{
-			Id:       v.Kept.ID,
-			Dog:      dog,
-			On:       v.On,
-			Start:    v.Start,
-			Ends:     int(v.Ends()),
-			Minutes:  v.Kept.Minutes,
-			State:    v.State,
-			Sequence: v.Kept.Sequence,
-			Standing: contract.VisitStanding(
-				v.Standing,
-			),
+			Id:        v.Kept.ID,
+			Dog:       dog,
+			On:        v.On,
+			Start:     v.Start,
+			Ends:      int(v.Ends()),
+			Minutes:   v.Kept.Minutes,
+			State:     v.State,
+			Sequence:  v.Kept.Sequence,
+			Standing:  contract.VisitStanding(v.Standing),
 			SittingId: v.Kept.Sitting,
 			Note:      given(v.Kept.Note),
 			OffBy:     given(v.Kept.OffBy),

@@ -176,18 +176,16 @@ func (h handlers) GetAdvice(
 	out := contract.GetAdvice200JSONResponse{Code: r.Code, Purpose: r.Params.Purpose}
 	for _, o := range options {
 		one := contract.ToolOption{
-			Tool:    o.Tool,
-			ItemId:  pieceID(o.Piece),
-			Owned:   o.Piece != nil,
-			For:     w.All(o.For),
-			Against: w.All(o.Against),
-			Disputed: w.All(
-				o.Disputed,
-			),
-			Out:     w.Say(o.Out),
-			Grit:    given(o.Grit),
-			GrainUm: given(kit.Grain(o.Grit)),
-			Speed:   given(o.Speed),
+			Tool:     o.Tool,
+			ItemId:   pieceID(o.Piece),
+			Owned:    o.Piece != nil,
+			For:      w.All(o.For),
+			Against:  w.All(o.Against),
+			Disputed: w.All(o.Disputed),
+			Out:      w.Say(o.Out),
+			Grit:     given(o.Grit),
+			GrainUm:  given(kit.Grain(o.Grit)),
+			Speed:    given(o.Speed),
 		}
 		if o.Piece != nil {
 			one.Name = o.Piece.Item.Name
@@ -214,9 +212,7 @@ func (h handlers) RecordSitting(
 
 func sittingOf(in contract.SittingInput) book.Sitting {
 	s := book.Sitting{ID: in.Id, Sitting: record.Sitting{
-		On: orZero(
-			in.On,
-		),
+		On:      orZero(in.On),
 		Note:    orZero(in.Note),
 		Minutes: in.Minutes,
 		Calm:    in.CalmMinutes,

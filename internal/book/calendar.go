@@ -233,13 +233,8 @@ const daysOfOneDate = 1000
 func notBefore(speaks words.Words, d formats.DueDate, why say.Line, today date.Date) (formats.DueDate, error) {
 	day, late := due.ShownOn(d.On, today)
 	name := say.Args{"name": say.Name(d.Name)}
-	d.Why, d.Summary, d.Ring = speaks.Say(
-		why,
-	), speaks.Say(
-		say.Of(nailsOf, name),
-	), speaks.Say(
-		say.Of(tomorrowNailsOf, name),
-	)
+	d.Why = speaks.Say(why)
+	d.Summary, d.Ring = speaks.Say(say.Of(nailsOf, name)), speaks.Say(say.Of(tomorrowNailsOf, name))
 	if late == 0 {
 		return d, nil
 	}

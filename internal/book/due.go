@@ -138,9 +138,7 @@ func (b *Book) stand(
 	if turn.Why != nil {
 		s.Why = turn.Why.Sentence.Text()
 	}
-	turn.Glance, turn.Cautions = feet.GlanceOf(
-		readings,
-	), cautionsOf(
+	turn.Glance, turn.Cautions = feet.GlanceOf(readings), cautionsOf(
 		f,
 		readings,
 		training,
@@ -154,9 +152,8 @@ func (b *Book) stand(
 
 // brokenStanding is what the lists say of a dog whose records break the reckoning.
 func (b *Book) brokenStanding(s store.DogStanding, d store.Dog) (store.DogStanding, error) {
-	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(
-		d.Name,
-	), due.Unseen, b.Today(), date.Date{}, "", false
+	s.NameKey, s.Folded = nameKey(d.Name), false
+	s.Standing, s.Turn, s.DueOn, s.Why = due.Unseen, b.Today(), date.Date{}, ""
 	var err error
 	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: say.Of(cannotBeWorkedOutLook)})
 	return s, err

@@ -92,26 +92,20 @@ func (b *Book) dogPage(w words.Words, v View) formats.DogPage {
 			),
 		},
 		Says: map[string]string{
-			"title": w.Say(
-				say.Of(pageTitle, name),
-			),
+			"title":  w.Say(say.Of(pageTitle, name)),
 			"each":   w.Say(say.Of(pageEachNail)),
 			"nail":   w.Say(say.Of(pageNail)),
 			"colour": w.Say(say.Of(pageColour)),
-			"length": w.Say(
-				say.Of(pageLength),
-			),
+			"length": w.Say(say.Of(pageLength)),
 			"spare":  w.Say(say.Of(pageSpare)),
 			"floor":  w.Say(say.Of(pageFloor)),
 			"ranges": w.Say(say.Of(pageRanges)),
-			"trims": w.Say(
-				say.Of(pageTrims),
-			),
-			"day":  w.Say(say.Of(pageDay)),
-			"done": w.Say(say.Of(pageWhatDone)),
-			"how":  w.Say(say.Of(pageHow)),
-			"note": w.Say(say.Of(pageNote)),
-			"asof": w.Say(say.Of(pageAsOf, say.Args{"on": today.SayLong()})),
+			"trims":  w.Say(say.Of(pageTrims)),
+			"day":    w.Say(say.Of(pageDay)),
+			"done":   w.Say(say.Of(pageWhatDone)),
+			"how":    w.Say(say.Of(pageHow)),
+			"note":   w.Say(say.Of(pageNote)),
+			"asof":   w.Say(say.Of(pageAsOf, say.Args{"on": today.SayLong()})),
 		},
 	}
 	if v.Next != nil {

@@ -200,16 +200,9 @@ func (b *Book) practised(settings store.Settings, kind practice.Kind, all []stor
 		if i >= lately {
 			continue
 		}
-		mine, advised, unasked = append(
-			mine,
-			g.Outcome(),
-		), append(
-			advised,
-			room.Advised(one.Exercise),
-		), append(
-			unasked,
-			room.Unasked(one.Exercise, usualSlice),
-		)
+		mine = append(mine, g.Outcome())
+		advised = append(advised, room.Advised(one.Exercise))
+		unasked = append(unasked, room.Unasked(one.Exercise, usualSlice))
 		if g.Early > 0 {
 			p.Early++
 		}

@@ -218,9 +218,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 	},
 	"kit_items": func(_ *taking, r row) fault.Fields {
 		return kit.Item{
-			Kind: kit.Kind(
-				r.text("kind"),
-			),
+			Kind:    kit.Kind(r.text("kind")),
 			Name:    r.text("name"),
 			Guard:   r.whole("guard") != 0,
 			Grit:    r.whole("grit"),

@@ -267,9 +267,7 @@ func (t *taking) logs() error {
 		}
 		e.Recorded = store.Instant(recorded)
 		if e.Number != next[e.Sitting] {
-			at.Column, at.Value, at.Want = "number", fmt.Sprint(
-				e.Number,
-			), say.Of(
+			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), say.Of(
 				mustBeInOrder,
 				say.Args{"n": say.Whole(next[e.Sitting])},
 			)

@@ -148,9 +148,7 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 		first := scenarios[i].days(b.Today(), noise)[0]
 		truth := scenarios[i].draw(view.Dog.Dog, first, noise).
 			Gross() -
-			growth.Usual(
-				view.Dog.Where(first),
-			) + view.Growth.Usual.Mean
+			growth.Usual(view.Dog.Where(first)) + view.Growth.Usual.Mean
 		off := math.Abs(view.Growth.Gross.Mean - truth)
 		t.Logf(
 			"%-9s true %.2f, learnt %.2f ± %.2f, assumed %.2f ± %.2f, %s",

@@ -105,9 +105,7 @@ func (e *cutEnd) grain(light bool) {
 		fmt.Fprintf(
 			&e.b,
 			`<path d="M%.1f %.1fA%.1f %.1f 0 0 1 %.1f %.1f" fill="none" stroke="%s" stroke-width="0.7" opacity="%.2f"/>`,
-			radius*math.Cos(
-				from,
-			),
+			radius*math.Cos(from),
 			radius*math.Sin(from),
 			radius,
 			radius,

@@ -118,15 +118,8 @@ func (p Paw) Take(look photo.Looking, width, height int) Taken {
 		seen := func(q claw.Point) photo.Point { return h.Of(at(q)) }
 		tip, groove := n.Hook(n.Length), seen(n.Groove(n.Quick))
 		low := slices.MinFunc(n.Outline(), func(a, b claw.Point) int { return cmp.Compare(a.Z, b.Z) })
-		ridge, floor, pink, lowest := seen(
-			n.Hook(n.Length/2),
-		), h.Of(
-			photo.Point{X: at(low).X, Y: floorAt},
-		), seen(
-			n.Hook(n.Quick),
-		), seen(
-			low,
-		)
+		ridge, pink, lowest := seen(n.Hook(n.Length/2)), seen(n.Hook(n.Quick)), seen(low)
+		floor := h.Of(photo.Point{X: at(low).X, Y: floorAt})
 		m := NailMarks{
 			Length: n.Length,
 			Marks: photo.Marks{

@@ -26,11 +26,7 @@ func settled(t *testing.T, s *Store, d Dog, on string, at time.Time) {
 	one.Terms, one.Folded, one.Fold, one.Feet, one.NameKey = "terms", true, 1, []byte(`{}`), "moss"
 	one.Due, one.DueOn, one.Turn, one.Standing = []byte(
 		`{"Reason":"because"}`,
-	), date.MustParse(
-		on,
-	), date.MustParse(
-		on,
-	), due.Later
+	), date.MustParse(on), date.MustParse(on), due.Later
 	require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, at))
 }
 
@@ -208,11 +204,7 @@ func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
 		one := all[d.ID]
 		one.Terms, one.Fold, one.Due, one.DueOn, one.Turn = "terms", rules, []byte(
 			`{}`,
-		), date.MustParse(
-			on,
-		), date.MustParse(
-			on,
-		)
+		), date.MustParse(on), date.MustParse(on)
 		require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, now))
 		moved, err := s.MovedByRules(ctx)
 		require.NoError(t, err)

@@ -68,14 +68,12 @@ func of[T any](v T) *T { return &v }
 func aSitting() Sitting {
 	gap := measure.Paper.Number()
 	return Sitting{ID: uuid.New(), Sitting: record.Sitting{
-		On:   date.MustParse("2026-11-24"),
-		Note: "first",
-		Minutes: of(
-			9.5,
-		),
-		Calm:   of(4.0),
-		Helper: true,
-		Ticks:  []string{"styptic", "the blue mat"},
+		On:      date.MustParse("2026-11-24"),
+		Note:    "first",
+		Minutes: of(9.5),
+		Calm:    of(4.0),
+		Helper:  true,
+		Ticks:   []string{"styptic", "the blue mat"},
 		Records: []record.NailRecord{
 			{
 				Code:     nail.MustParse("RF3"),

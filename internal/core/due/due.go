@@ -224,9 +224,7 @@ func (t Trim) after(n TrimmedNail, rules map[Rule]float64) float64 {
 func (t Trim) weeksByRule(n TrimmedNail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
-		Pad: math.Inf(
-			1,
-		),
+		Pad:     math.Inf(1),
 		Rest:    math.Inf(1),
 		Floor:   math.Inf(1),
 		Curl:    math.Inf(1),
@@ -245,12 +243,8 @@ func (t Trim) weeksByRule(n TrimmedNail, left, rate float64) map[Rule]float64 {
 		rules[Pad] = 0
 	}
 	if n.Rest && !t.Sat.IsZero() {
-		rules[Rest], rules[Floor] = math.Max(
-			0,
-			float64(1-t.On.Sub(t.Sat))/7,
-		), math.Inf(
-			1,
-		) // where it stands was known then
+		rules[Rest] = math.Max(0, float64(1-t.On.Sub(t.Sat))/7)
+		rules[Floor] = math.Inf(1) // where it stands was known then
 	}
 	for rule, weeks := range rules {
 		if weeks > farWeeks {

@@ -49,9 +49,7 @@ type RuleAnswer struct {
 // Explain says why, in a sentence and as a table.
 func (t Trim) Explain(n Next) Explanation {
 	e := Explanation{Sentence: say.Of(whyDate, say.Args{
-		"reason": t.Reason(
-			n,
-		),
+		"reason":   t.Reason(n),
 		"when":     t.when(n),
 		"waited":   t.waited(n),
 		"moved":    t.moved(n),

@@ -41,9 +41,7 @@ func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	day := today.AddDays(-7)
 	f := FeetAfter(plain(), []record.Sitting{{On: day, Records: []record.NailRecord{
 		{
-			Code: nail.MustParse(
-				"LF3",
-			),
+			Code:        nail.MustParse("LF3"),
 			LengthAfter: length(12),
 			GapAfter:    gap(1.2),
 			SpareLeft:   spare(1.5),

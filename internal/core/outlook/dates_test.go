@@ -51,9 +51,7 @@ func live(k int, r *rand.Rand, every rhythm.Rhythm) *lived {
 		newYear,
 	), []dog.Weight{
 		{On: newYear, Kg: weight},
-	}, newYear, float64(
-		k%10,
-	)
+	}, newYear, float64(k%10)
 	var nails []state.Traits
 	for i := range d.Nails {
 		if d.Nails[i].Colour = nail.Dark; k%4 == 0 {

@@ -51,13 +51,7 @@ func (l Looking) At(width, height int) Homography {
 	x := [3]float64{c + ux*ux*(1-c), ux * uy * (1 - c), -uy * s}
 	y := [3]float64{ux * uy * (1 - c), c + uy*uy*(1-c), ux * s}
 	for _, v := range []*[3]float64{&x, &y} {
-		v[0], v[1] = math.Cos(
-			l.Turned*rad,
-		)*v[0]-math.Sin(
-			l.Turned*rad,
-		)*v[1], math.Sin(
-			l.Turned*rad,
-		)*v[0]+math.Cos(
+		v[0], v[1] = math.Cos(l.Turned*rad)*v[0]-math.Sin(l.Turned*rad)*v[1], math.Sin(l.Turned*rad)*v[0]+math.Cos(
 			l.Turned*rad,
 		)*v[1]
 	}

@@ -40,9 +40,7 @@ func TestSeenNailsBecomeTheDogs(t *testing.T) {
 			{Code: nail.MustParse("LF1"), Shape: &curled},
 			{Code: nail.MustParse("LF3"), Colour: &dark, State: &torn},
 		},
-	}.Seen(
-		plain(),
-	)
+	}.Seen(plain())
 	lf1, _ := d.Nail(nail.MustParse("LF1"))
 	lf3, _ := d.Nail(nail.MustParse("LF3"))
 	assert.Equal(t, nail.Curled, lf1.Shape)

@@ -140,11 +140,8 @@ func BreakEven(
 		fast, slow := n.Drift, n.Drift
 		fast.Rate += estimate.Z90 * fast.RateSD
 		slow.Rate = math.Max(slow.Rate/4, slow.Rate-estimate.Z90*slow.RateSD)
-		even.Value, even.Low, even.High, code, leaves = weeks, fast.BreakEven(
-			margin,
-		), slow.BreakEven(
-			margin,
-		), n.Code, margin
+		even.Value, even.Low, even.High = weeks, fast.BreakEven(margin), slow.BreakEven(margin)
+		code, leaves = n.Code, margin
 	}
 	return even, code, leaves
 }

@@ -189,9 +189,7 @@ func TestAYearOfTheRoundIsKinderThanFirstCome(t *testing.T) {
 			name,
 			span(func(s *simulated) int { return s.done }),
 			span(func(s *simulated) int { return s.floor }),
-			span(
-				func(s *simulated) int { return int(math.Round(s.waited)) },
-			),
+			span(func(s *simulated) int { return int(math.Round(s.waited)) }),
 			span(func(s *simulated) int { return s.waiters }),
 		)
 		assert.Contains(t, string(page), row, "docs/round.md lacks it")

@@ -16,32 +16,26 @@ func TestALineThatWasKeptIsReadBack(t *testing.T) {
 	on := time.Date(2026, 11, 24, 0, 0, 0, 0, time.UTC)
 	inner := say.Of("verdict.trimmed_today")
 	l := say.Of("due.why", say.Args{
-		"length": say.Length(
-			1.5,
-		),
+		"length":  say.Length(1.5),
 		"lengths": say.Lengths{Low: 1, High: 2},
 		"weight":  say.Weight(12),
 		"bound":   say.Bound(3),
 		"heavy":   say.Heavy(4),
 		"symbol":  say.Symbol("length"),
-		"count": say.Count(
-			3,
-		),
-		"whole":  say.Whole(4),
-		"round":  say.Round(5.4),
-		"tenths": say.Tenths(1.26),
-		"number": say.Number(0.25),
-		"name":   say.Name("Fig"),
+		"count":   say.Count(3),
+		"whole":   say.Whole(4),
+		"round":   say.Round(5.4),
+		"tenths":  say.Tenths(1.26),
+		"number":  say.Number(0.25),
+		"name":    say.Name("Fig"),
 		"names": say.Names{
 			"a",
 			"b",
 		},
-		"all":   say.All{"c"},
-		"nails": say.Nails{Codes: []string{"LF1"}, Each: true, Dewclaws: true},
-		"paws":  say.Paws{"LF"},
-		"start": say.Start(
-			inner,
-		),
+		"all":      say.All{"c"},
+		"nails":    say.Nails{Codes: []string{"LF1"}, Each: true, Dewclaws: true},
+		"paws":     say.Paws{"LF"},
+		"start":    say.Start(inner),
 		"day":      say.Day(on),
 		"long_day": say.LongDay(on),
 		"clock":    say.Clock(615),

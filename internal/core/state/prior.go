@@ -92,15 +92,8 @@ func priorLeaf(where growth.Where, n Traits, f float64, weeks *float64) Leaf {
 func (s *State) Clone() State {
 	c := *s
 	c.Nails, c.Leaves = slices.Clone(s.Nails), slices.Clone(s.Leaves)
-	c.Measured, c.WorkedOn, c.Wears, c.Alone = slices.Clone(
-		s.Measured,
-	), slices.Clone(
-		s.WorkedOn,
-	), slices.Clone(
-		s.Wears,
-	), slices.Clone(
-		s.Alone,
-	)
+	c.Measured, c.WorkedOn = slices.Clone(s.Measured), slices.Clone(s.WorkedOn)
+	c.Wears, c.Alone = slices.Clone(s.Wears), slices.Clone(s.Alone)
 	return c
 }
 

@@ -107,9 +107,7 @@ func (w Worked) next(t Terms) Step {
 		return stop(say.Of(theFirstSignShowsAnd))
 	case last.FirstSign():
 		enough := func() Step { return stop(say.Of(theSignShowsAndAny)) }
-		if w.risk(
-			t.takes(w.thickness(t, thin))+sliver*size,
-		) > float64(
+		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(
 			min(t.Limit, Careful),
 		) { // a sliver stays in reserve: some dogs show late
 			return enough()

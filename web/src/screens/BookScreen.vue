@@ -237,12 +237,11 @@ const often = reactive({ weeks: 4, times: 6 })
           <div class="when">
             <label
               >{{ $t('book.every') }}
-              <input v-model.number="often.weeks" type="number" min="1" max="26" class="form-control" />
+              <BFormInput v-model.number="often.weeks" type="number" min="1" max="26" />
               {{ $t('book.weeks') }}</label
             >
             <label
-              >{{ $t('book.so_often') }}
-              <input v-model.number="often.times" type="number" min="1" max="26" class="form-control"
+              >{{ $t('book.so_often') }} <BFormInput v-model.number="often.times" type="number" min="1" max="26"
             /></label>
             <BButton
               variant="plain"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, reactive } from 'vue'
 import { useAnswer, useGateway, useMessages, useSendAgain } from '../api/messages'
@@ -83,10 +84,9 @@ const replyTyped = (id: string) => words[id]?.trim() && reply(id, words[id])
                 }}</BButton>
               </div>
               <form class="ways" @submit.prevent="replyTyped(m.id)">
-                <label :for="`say-${m.id}`" class="visually-hidden">{{ $t('owners.another_answer') }}</label><input
+                <label :for="`say-${m.id}`" class="visually-hidden">{{ $t('owners.another_answer') }}</label><BFormInput
                   :id="`say-${m.id}`"
                   v-model="words[m.id]"
-                  class="form-control"
                   maxlength="300"
                   :placeholder="$t('owners.another_answer_2')"
                 /><BButton type="submit" variant="plain">{{ $t('owners.answer') }}</BButton>

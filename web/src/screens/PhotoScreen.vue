@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -247,7 +248,7 @@ watch(
             </button>
             <label v-if="put.reference === 'known'" class="apart"
               >{{ $t('photo.apart') }}
-              <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" />
+              <BFormInput v-model="put.known" inputmode="decimal" autocomplete="off" />
               {{ length.symbol }}</label
             >
           </div>

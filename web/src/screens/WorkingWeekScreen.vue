@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
@@ -130,64 +131,55 @@ const save = () => {
             <tbody>
               <tr v-for="r in rows" :key="r.weekday">
                 <th scope="row">
-                  <label class="day"
-                    ><input v-model="r.open" type="checkbox" class="form-check-input" />{{ weekdays[r.weekday] }}</label
-                  >
+                  <BFormCheckbox v-model="r.open" class="day">{{ weekdays[r.weekday] }}</BFormCheckbox>
                 </th>
                 <template v-if="r.open">
                   <td>
-                    <input
+                    <BFormInput
                       v-model="r.from"
                       type="time"
-                      class="form-control"
                       :aria-label="$t('week.from_2', { weekday: weekdays[r.weekday] })"
                       required
                     />
                   </td>
                   <td>
-                    <input
+                    <BFormInput
                       v-model="r.to"
                       type="time"
-                      class="form-control"
                       :aria-label="$t('week.to', { weekday: weekdays[r.weekday] })"
                       required
                     />
                   </td>
                   <td>
                     <div class="two">
-                      <input
+                      <BFormInput
                         v-model="r.breakFrom"
                         type="time"
-                        class="form-control"
                         :aria-label="$t('week.break_from', { weekday: weekdays[r.weekday] })"
-                      /><input
+                      /><BFormInput
                         v-model="r.breakTo"
                         type="time"
-                        class="form-control"
                         :aria-label="$t('week.break_to', { weekday: weekdays[r.weekday] })"
                       />
                     </div>
                   </td>
                   <td>
                     <div class="two">
-                      <input
+                      <BFormInput
                         v-model="r.helperFrom"
                         type="time"
-                        class="form-control"
                         :aria-label="$t('week.helper_from', { weekday: weekdays[r.weekday] })"
-                      /><input
+                      /><BFormInput
                         v-model="r.helperTo"
                         type="time"
-                        class="form-control"
                         :aria-label="$t('week.helper_to', { weekday: weekdays[r.weekday] })"
                       />
                     </div>
                   </td>
                   <td>
-                    <input
+                    <BFormInput
                       v-model="r.place"
                       type="text"
-                      class="form-control"
                       maxlength="80"
                       dir="auto"
                       :aria-label="$t('week.where_2', { weekday: weekdays[r.weekday] })"
@@ -226,11 +218,7 @@ const save = () => {
           <p class="small soft">{{ $t('week.dog_at_about_and_places') }}</p>
         </details>
         <p>
-          <label class="day"
-            ><input v-model="remind" type="checkbox" class="form-check-input" />{{
-              $t('week.remind_owners_who_may_be')
-            }}</label
-          >
+          <BFormCheckbox v-model="remind">{{ $t('week.remind_owners_who_may_be') }}</BFormCheckbox>
         </p>
         <RefusalNote :error="change.error.value" />
         <p>
@@ -268,12 +256,24 @@ thead th {
   color: var(--ink-soft);
   font-size: var(--small);
 }
-.day {
+.form-check {
   align-items: center;
   display: flex;
-  font-weight: 600;
   gap: 0.6rem;
+  margin: 0;
   min-height: 44px;
+  padding: 0;
+}
+.form-check :deep(input) {
+  flex: none;
+  float: none;
+  margin: 0;
+}
+.form-check :deep(label) {
+  margin: 0;
+}
+.day {
+  font-weight: 600;
 }
 .two {
   display: flex;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { ref } from 'vue'
 import { $t } from '../../i18n'
@@ -27,10 +28,9 @@ function write(words: string) {
     <button type="button" :aria-expanded="noting" @click="noting = !noting">{{ $t('bench.write') }}</button>
   </div>
   <form v-if="noting" class="write" @submit.prevent="write(typed.trim())">
-    <label for="bench-note" class="visually-hidden">{{ $t('bench.note') }}</label><input
+    <label for="bench-note" class="visually-hidden">{{ $t('bench.note') }}</label><BFormInput
       id="bench-note"
       v-model="typed"
-      class="form-control"
       dir="auto"
       maxlength="300"
     /><BButton type="submit" variant="plain">{{ $t('bench.note_it') }}</BButton>

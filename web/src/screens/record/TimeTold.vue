@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed } from 'vue'
 import { Refusal, type Schemas } from '../../api/client'
@@ -31,14 +32,12 @@ const refused = computed(() =>
       autocomplete="off"
       @update:model-value="emit('change', { calm: String($event ?? '') })"
     />
-    <label v-if="helping !== 'alone'" class="helped"
-      ><input
-        type="checkbox"
-        class="form-check-input"
-        :checked="draft.helper"
-        @change="emit('change', { helper: !draft.helper })"
-      />
-      {{ $t('record.with_a_helper') }}</label
+    <BFormCheckbox
+      v-if="helping !== 'alone'"
+      :model-value="draft.helper"
+      class="helped"
+      @update:model-value="emit('change', { helper: !draft.helper })"
+      >{{ $t('record.with_a_helper') }}</BFormCheckbox
     >
   </div>
   <p v-for="e in refused" :key="e.field" class="refused" role="alert">
@@ -72,6 +71,11 @@ const refused = computed(() =>
   display: flex;
   gap: 0.5rem;
   min-height: 44px;
+  padding: 0;
+}
+.helped :deep(input) {
+  float: none;
+  margin: 0;
 }
 .refused {
   color: var(--quick-text);
