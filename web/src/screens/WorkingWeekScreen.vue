@@ -272,7 +272,8 @@ thead th {
 .form-check :deep(label) {
   margin: 0;
 }
-.day {
+.day :deep(label) {
+  color: var(--ink);
   font-weight: 600;
 }
 .two {
