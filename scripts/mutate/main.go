@@ -1,5 +1,5 @@
 // Mutate changes the core in small ways, one at a time, and tells which changes no test notices: a comparison turned, a
-// sum made a difference, an "and" made an "or", a number moved. It changes no file: the compiler is given the changed
+// sum made a difference, an "and" made an "or". It changes no file: the compiler is given the changed
 // one in place of the kept one (go test -overlay).
 //
 //	go run ./scripts/mutate -n 12 ./internal/core/quick ./internal/core/due
