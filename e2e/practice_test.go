@@ -87,7 +87,7 @@ func TestOnesOwnEndsComeFirst(t *testing.T) {
 	p.require(p.Keyboard.Type('3'), "the third line")
 	p.find(".why", "from the tip")
 
-	atBench(p, program, program.dogs()["Oatcake"])
+	at := atBench(p, program, program.dogs()["Oatcake"])
 	p.steps()
 	for p.MustHasR(".ask", "groove|pink") {
 		p.keys("2")
@@ -95,6 +95,7 @@ func TestOnesOwnEndsComeFirst(t *testing.T) {
 	}
 	p.keys("Space")
 	p.sees("What does the end show?")
+	p.saved()
 	file := filepath.Join(t.TempDir(), "end.jpg")
 	picture, err := os.Create(file)
 	require.NoError(t, err)
@@ -104,6 +105,8 @@ func TestOnesOwnEndsComeFirst(t *testing.T) {
 	p.require(err, "the picture's field")
 	p.require(field.SetFiles([]string{file}), "the picture")
 	p.sees("The picture is kept")
+	p.hearsOfAnother(program, at)
+	assert.True(t, p.MustHasR(".end", "The picture is kept"), "what is kept stays told")
 }
 
 // A nail bleeds: who does not answer in time is told what was right; the clock can be left out.

@@ -22,7 +22,7 @@ function choose(event: Event) {
   keep()
 }
 watch(
-  () => [props.nail.code, props.nail.cuts.length],
+  [() => props.nail.code, () => props.nail.cuts.length],
   () => {
     taken.value = undefined
     add.reset()

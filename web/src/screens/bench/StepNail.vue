@@ -24,11 +24,8 @@ const ask = computed(() => props.nail.asks)
 const light = computed(() => props.nail.colour === 'light')
 /** Where the mark stands on the drawn nail, mm from the tip. */
 const mark = ref(0)
-watch(
-  () => [props.nail.code, ask.value, props.nail.landmark_mm],
-  () => (mark.value = props.nail.landmark_mm[1]!),
-  { immediate: true },
-)
+const likely = computed(() => props.nail.landmark_mm[1]!)
+watch([() => props.nail.code, ask, likely], () => (mark.value = likely.value), { immediate: true })
 const pickable = ['dark', 'light', 'mixed'] as Schemas['Colour'][]
 /** What a press of the one large button, the space bar or the pedal does. */
 function next() {
