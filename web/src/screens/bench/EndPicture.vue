@@ -21,13 +21,10 @@ function choose(event: Event) {
   taken.value = (event.target as HTMLInputElement).files?.[0]
   keep()
 }
-watch(
-  [() => props.nail.code, () => props.nail.cuts.length],
-  () => {
-    taken.value = undefined
-    add.reset()
-  },
-)
+watch([() => props.nail.code, () => props.nail.cuts.length], () => {
+  taken.value = undefined
+  add.reset()
+})
 </script>
 
 <template>
