@@ -76,6 +76,7 @@ func TestArrowsPointOneWay(t *testing.T) {
 		"formats":   {"core"},
 		"visitor":   {},
 		"sampled":   {},
+		"worked":    {},
 		"access":    {"core", "visitor", "words"},
 		"book":      {"core", "formats", "store", "visitor", "words"},
 		"demo":      {"book", "core", "standin", "store"},
