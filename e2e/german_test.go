@@ -67,8 +67,13 @@ func (p page) lines() []string {
 	got := p.MustEval(`() => {
 		const all = []
 		const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
-		while (walk.nextNode()) if (!walk.currentNode.parentElement.closest('bdi, [dir=auto], body [lang], code, script, style, noscript')) all.push(walk.currentNode.textContent)
-		for (const e of document.querySelectorAll('[aria-label],[title],[placeholder],[alt]')) for (const a of ['aria-label', 'title', 'placeholder', 'alt']) if (e.hasAttribute(a)) all.push(e.getAttribute(a))
+		const others = 'bdi, [dir=auto], body [lang], code, script, style, noscript'
+		while (walk.nextNode()) {
+			if (!walk.currentNode.parentElement.closest(others)) all.push(walk.currentNode.textContent)
+		}
+		for (const a of ['aria-label', 'title', 'placeholder', 'alt']) {
+			for (const e of document.querySelectorAll('[' + a + ']')) all.push(e.getAttribute(a))
+		}
 		return all.map((s) => s.replace(/\s+/g, ' ').trim()).filter(Boolean).join('\n')
 	}`).Str()
 	return strings.Split(got, "\n")
@@ -119,10 +124,16 @@ func TestLongerWordsFitOnAPhone(t *testing.T) {
 		cut := p.MustEval(`() => {
 			const walk = document.createTreeWalker(document.querySelector('main'), NodeFilter.SHOW_TEXT)
 			const texts = []
-			while (walk.nextNode()) if (/\p{L}{3}/u.test(walk.currentNode.textContent) && !walk.currentNode.parentElement.closest('svg, code, option')) texts.push(walk.currentNode)
-			for (const n of texts) n.textContent = n.textContent.replace(/\p{L}{3,}/gu, (w) => w + ' ' + 'ǟḝ'.repeat(Math.ceil(w.length / 4)))
+			while (walk.nextNode()) {
+				const n = walk.currentNode
+				if (/\p{L}{3}/u.test(n.textContent) && !n.parentElement.closest('svg, code, option')) texts.push(n)
+			}
+			const longer = (w) => w + ' ' + 'ǟḝ'.repeat(Math.ceil(w.length / 4))
+			for (const n of texts) n.textContent = n.textContent.replace(/\p{L}{3,}/gu, longer)
 			const wider = document.documentElement.scrollWidth - document.documentElement.clientWidth
-			const buttons = [...document.querySelectorAll('main .btn, main .choices button')].filter((b) => b.checkVisibility() && b.scrollWidth > b.clientWidth + 1).map((b) => b.textContent.trim())
+			const buttons = [...document.querySelectorAll('main .btn, main .choices button')]
+				.filter((b) => b.checkVisibility() && b.scrollWidth > b.clientWidth + 1)
+				.map((b) => b.textContent.trim())
 			return (wider > 0 ? ['the page, by ' + wider] : []).concat(buttons).join('\n')
 		}`).Str()
 		assert.Empty(t, cut, s.name)

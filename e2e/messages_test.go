@@ -104,7 +104,8 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 		require.Less(t, hour, 20, "all of them are delivered in the end")
 		program.kill()
 		program = begin(fmt.Sprintf("%d:00", hour))
-		for until := time.Now().Add(10 * time.Second); time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
+		until := time.Now().Add(10 * time.Second)
+		for ; time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
 		}
 	}
 	file, err := os.Open(memory)

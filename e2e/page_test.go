@@ -88,7 +88,8 @@ type page struct {
 // leftOpen opens the sections of a dog's page once; one that a test closes stays closed. The first minute has been
 // seen.
 const leftOpen = `for (const name of ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more']) {
-	try { localStorage.getItem('fribbet-dog-' + name) ?? localStorage.setItem('fribbet-dog-' + name, 'true') } catch { /* no storage here */ }
+	const key = 'fribbet-dog-' + name
+	try { localStorage.getItem(key) ?? localStorage.setItem(key, 'true') } catch { /* no storage here */ }
 }
 try { localStorage.getItem('fribbet-first-minute') ?? localStorage.setItem('fribbet-first-minute', '5') } catch { /* no storage here */ }`
 
@@ -190,7 +191,8 @@ func (p page) closeSections() {
 func (p page) words() int {
 	p.t.Helper()
 	return p.MustEval(`() => {
-		const shown = [...document.querySelectorAll('main *')].filter((e) => e.checkVisibility() && !e.closest('svg, option, .visually-hidden'))
+		const shown = [...document.querySelectorAll('main *')]
+			.filter((e) => e.checkVisibility() && !e.closest('svg, option, .visually-hidden'))
 		const lines = shown.flatMap((e) => [...e.childNodes]).filter((n) => n.nodeType === Node.TEXT_NODE)
 		return lines.flatMap((n) => n.textContent.split(/[^\p{L}]+/u)).filter((w) => w.length > 1).length
 	}`).Int()

@@ -21,7 +21,8 @@ const (
 
 // noteLongTasks keeps how long the page's thread was held at a time, and when something was first painted.
 const noteLongTasks = `window.held = []; window.painted = 0;
-new PerformanceObserver((l) => held.push(...l.getEntries().map((e) => e.duration))).observe({ type: 'longtask', buffered: true });
+new PerformanceObserver((l) => held.push(...l.getEntries().map((e) => e.duration)))
+	.observe({ type: 'longtask', buffered: true });
 new PerformanceObserver((l) => { for (const e of l.getEntries()) if (e.name === 'first-contentful-paint') painted = e.startTime }).observe({ type: 'paint', buffered: true })`
 
 // started is how a page starts: how long it blocks (of each task what is beyond 50 ms) and its first paint, ms.

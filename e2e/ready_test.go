@@ -132,7 +132,8 @@ func TestALadderByKeysAlone(t *testing.T) {
 	p.press("a", "Begin a ladder")
 	p.press("button", "Begin the clipper ladder")
 	p.sees("Step 1 of 13")
-	told := func(key string) { // once the one before is in the book: until then a key is taken for one key pressed twice
+	// once the one before is in the book: until then a key is taken for one key pressed twice
+	told := func(key string) {
 		p.find(".reactions button:not([disabled])", "")
 		p.keys(key)
 	}

@@ -75,9 +75,13 @@ func (p page) sentences() []string {
 	p.t.Helper()
 	got, err := p.Eval(`() => {
 		const all = new Set()
-		for (const e of document.querySelectorAll('main p, main li, main dd, main figcaption, main .form-text, main span, main label')) {
-			if (e.querySelector('p, li, dd, a, strong, button, input, select, table, svg') || e.closest('.demo-line, svg, table, button, bdi')) continue
-			for (const s of e.textContent.replace(/\s+/g, ' ').split(/(?<=[.!?:;])\s+/)) if ((s.match(/[a-zA-Z]{2,}/g) ?? []).length >= 5 && !s.includes('@')) all.add(s.trim())
+		const of = ['p', 'li', 'dd', 'figcaption', '.form-text', 'span', 'label'].map((s) => 'main ' + s).join(', ')
+		const whole = 'p, li, dd, a, strong, button, input, select, table, svg'
+		for (const e of document.querySelectorAll(of)) {
+			if (e.querySelector(whole) || e.closest('.demo-line, svg, table, button, bdi')) continue
+			for (const s of e.textContent.replace(/\s+/g, ' ').split(/(?<=[.!?:;])\s+/)) {
+				if ((s.match(/[a-zA-Z]{2,}/g) ?? []).length >= 5 && !s.includes('@')) all.add(s.trim())
+			}
 		}
 		return JSON.stringify([...all])
 	}`)

@@ -64,4 +64,6 @@ export default ts.config(
   { files: ['**/*.js', '**/*.mjs', 'bare/**', 'vite.config.ts'], ...ts.configs.disableTypeChecked },
   { files: ['**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } }, // a test is named in words
   prettier, // how it is laid out is prettier's
+  // What prettier does not break: comments, and a path of a drawing is one line however long it is.
+  { rules: { 'max-len': ['error', { code: 120, ignoreTemplateLiterals: true, ignorePattern: "'M[\\d.]+ " }] } },
 )

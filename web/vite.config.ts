@@ -39,10 +39,18 @@ const contractPage = {
   },
 }
 
+const onEveryFirstScreen = new RegExp(
+  [
+    'node_modules/(@?vue|@intlify|@tanstack|openapi-fetch)',
+    'src/(api/(client|queries)|dates|units|i18n/\\w+\\.ts|local|parts/(AnswerState|AppIcon|RefusalNote|WhyTable))',
+  ].join('|'),
+)
+
 export default defineConfig({
   plugins: [
     vue(),
-    vueI18n({ include: 'src/i18n/*/*.json', runtimeOnly: true, dropMessageCompiler: true, fullInstall: false }), // texts are read at build, none in the browser
+    // texts are read at build, none in the browser
+    vueI18n({ include: 'src/i18n/*/*.json', runtimeOnly: true, dropMessageCompiler: true, fullInstall: false }),
     contractPage,
     VitePWA({
       strategies: 'injectManifest',
@@ -86,14 +94,15 @@ export default defineConfig({
   build: {
     emptyOutDir: true,
     assetsInlineLimit: file => file.endsWith('.svg'),
-    // What every first screen needs comes in one piece: thirty small ones are each fetched, read and linked by themselves.
+    // What every first screen needs comes in one piece: thirty small ones are each fetched, read and linked by
+    // themselves.
     rolldownOptions: {
       output: {
         advancedChunks: {
           groups: [
             {
               name: 'first',
-              test: /node_modules\/(@?vue|@intlify|@tanstack|openapi-fetch)|src\/(api\/(client|queries)|dates|units|i18n\/\w+\.ts|local|parts\/(AnswerState|AppIcon|RefusalNote|WhyTable))/,
+              test: onEveryFirstScreen,
               minShareCount: 3,
             },
           ],

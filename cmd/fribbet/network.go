@@ -30,11 +30,13 @@ type network struct {
 
 func (d *network) flags(cmd *cobra.Command) {
 	cmd.Flags().
-		StringArrayVar(&d.names, "name", nil, "a NAME by which other devices reach this machine, besides its own and its addresses")
+		StringArrayVar(&d.names, "name", nil,
+			"a NAME by which other devices reach this machine, besides its own and its addresses")
 	cmd.Flags().StringVar(&d.cert, "cert", "", "your own certificate, a PEM FILE; without it Fribbet makes one")
 	cmd.Flags().StringVar(&d.key, "key", "", "its key, a PEM FILE")
 	cmd.Flags().
-		BoolVar(&d.proxy, "behind-proxy", false, "a proxy on this machine speaks TLS and passes requests on to --listen; then every browser needs the passphrase")
+		BoolVar(&d.proxy, "behind-proxy", false,
+			"a proxy on this machine speaks TLS and passes requests on to --listen; then every browser needs the passphrase")
 }
 
 // devices are the others that are answered, and by which addresses.

@@ -87,18 +87,21 @@ func demoCommand() *cobra.Command {
 	}
 	p.flags(cmd, "a throw-away place")
 	cmd.Flags().
-		StringVar(&of, "copy", "", "a throw-away copy of the BOOK in a file instead of invented dogs: to try things out on your own")
+		StringVar(&of, "copy", "",
+			"a throw-away copy of the BOOK in a file instead of invented dogs: to try things out on your own")
 	cmd.MarkFlagsMutuallyExclusive("copy", "data")
 	return cmd
 }
 
 func (p *program) flags(cmd *cobra.Command, place string) {
 	cmd.Flags().
-		StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
+		StringVar(&p.listen, "listen", "127.0.0.1:8642",
+			"HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
 	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today; with THH:MM, from that hour on")
 	cmd.Flags().
-		StringVar(&p.gateway, "stand-in-gateway", "", "send messages to a simulated service that remembers them in FILE (default: of the demo only)")
+		StringVar(&p.gateway, "stand-in-gateway", "",
+			"send messages to a simulated service that remembers them in FILE (default: of the demo only)")
 	p.network.flags(cmd)
 }
 

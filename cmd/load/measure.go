@@ -19,7 +19,10 @@ import (
 var kinds = []struct {
 	name  string
 	often int
-}{{"a tap at the bench", 50}, {"Due, first page", 20}, {"Due, a search", 8}, {"a dog", 10}, {"a plan", 6}, {"the kit", 2}, {"ladders", 1}, {"a day of the round", 1}, {"whom to call", 1}, {"the calendar", 1}}
+}{
+	{"a tap at the bench", 50}, {"Due, first page", 20}, {"Due, a search", 8}, {"a dog", 10}, {"a plan", 6},
+	{"the kit", 2}, {"ladders", 1}, {"a day of the round", 1}, {"whom to call", 1}, {"the calendar", 1},
+}
 
 // times is how long something took, each time.
 type times []time.Duration

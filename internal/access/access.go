@@ -91,7 +91,8 @@ func (a *Access) rememberTries() error {
 		} else {
 			//nolint:noctx // whoever asked may be gone
 			_, err = a.db.Exec(`INSERT INTO tries (address, wrong, last, until) VALUES (?, ?, ?, ?)
-				ON CONFLICT (address) DO UPDATE SET wrong = excluded.wrong, last = excluded.last, until = excluded.until`, address, t.wrong, instant(t.last), instant(t.until))
+				ON CONFLICT (address) DO UPDATE SET wrong = excluded.wrong, last = excluded.last,
+					until = excluded.until`, address, t.wrong, instant(t.last), instant(t.until))
 		}
 		if err != nil {
 			slog.Error("keeping tries", "err", err)
@@ -109,7 +110,8 @@ CREATE TABLE IF NOT EXISTS devices (
     paired_at TEXT NOT NULL,
     seen_at   TEXT NOT NULL
 ) STRICT;
-CREATE TABLE IF NOT EXISTS tries (address TEXT PRIMARY KEY, wrong INTEGER NOT NULL, last TEXT NOT NULL, until TEXT NOT NULL) STRICT;
+CREATE TABLE IF NOT EXISTS tries (address TEXT PRIMARY KEY, wrong INTEGER NOT NULL, last TEXT NOT NULL,
+	until TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS sessions (token TEXT PRIMARY KEY, body BLOB NOT NULL, until TEXT NOT NULL) STRICT;
 `
 

@@ -39,7 +39,8 @@ func (g *Gate) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	switch {
 	case here && own(host):
 		g.Inside.ServeHTTP(w, r)
-	case here && (g.Access == nil || !known(host, g.Names)): // another name, which whoever answers for it may have pointed here
+	// another name, which whoever answers for it may have pointed here
+	case here && (g.Access == nil || !known(host, g.Names)):
 		refuse(w, r, http.StatusForbidden, byThePrinted)
 	case g.Access == nil:
 		refuse(w, r, http.StatusForbidden, thisMachine)

@@ -125,7 +125,8 @@ func TestTheCertificateNamesWhatWasTold(t *testing.T) {
 	posing := filepath.Join(t.TempDir(), "posing")
 	for _, forged := range []*x509.Certificate{
 		{SerialNumber: serial(), NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour), DNSNames: []string{"bank.example"}},
-		{SerialNumber: serial(), NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour), IPAddresses: []net.IP{net.IPv4(8, 8, 8, 8)}},
+		{SerialNumber: serial(), NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour),
+			IPAddresses: []net.IP{net.IPv4(8, 8, 8, 8)}},
 	} {
 		require.NoError(
 			t,

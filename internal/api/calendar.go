@@ -36,7 +36,8 @@ func (h handlers) ReadCalendar(
 	if err != nil {
 		return nil, err
 	}
-	tag, keep := `W/"`+mark+`"`, "private, no-cache" // weak: it is sent packed or not; and it may be kept, and is asked for again
+	// weak: it is sent packed or not; and it may be kept, and is asked for again
+	tag, keep := `W/"`+mark+`"`, "private, no-cache"
 	if asked := orZero(r.Params.IfNoneMatch); strings.Contains(asked, `"`+mark+`"`) {
 		return contract.ReadCalendar304Response{
 			Headers: contract.ReadCalendar304ResponseHeaders{ETag: &tag, CacheControl: &keep},

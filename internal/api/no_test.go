@@ -84,7 +84,8 @@ func TestADogThatSaidNoIsLeftToItsTraining(t *testing.T) {
 				}
 				require.NotNil(t, view.Next)
 				assert.Equal(t, row.Due, &view.Next.Due)
-				if reaction == temper.Snapping { // the round gives it no place before, and says of one that was agreed why not
+				// the round gives it no place before, and says of one that was agreed why not
+				if reaction == temper.Snapping {
 					for _, o := range ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Offers {
 						assert.False(t, o.On.Before(until), "offered on %s", o.On)
 					}

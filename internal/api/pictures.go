@@ -129,7 +129,10 @@ func (h handlers) ReadPhoto(
 	if read.Gap != nil {
 		out.Gap = of(photoNumber(*read.Gap))
 	}
-	for mark, into := range map[quick.Landmark]**contract.PhotoNumber{quick.Groove: &out.Groove, quick.SeenThrough: &out.Pink} {
+	for mark, into := range map[quick.Landmark]**contract.PhotoNumber{
+		quick.Groove:      &out.Groove,
+		quick.SeenThrough: &out.Pink,
+	} {
 		if n, is := read.Quick[mark]; is {
 			*into = of(photoNumber(n))
 		}

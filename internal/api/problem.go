@@ -19,7 +19,8 @@ import (
 
 // What is told of a request that is not answered as it wishes.
 const (
-	broke          say.Key = "api.broke" // it does not say that nothing was written: it may break after that, while the answer is worked out
+	// it does not say that nothing was written: it may break after that, while the answer is worked out
+	broke          say.Key = "api.broke"
 	nothingWritten say.Key = "api.nothing_written"
 	tooMuch        say.Key = "api.too_large"
 	bookGone       say.Key = "api.book_gone"

@@ -53,8 +53,9 @@ var (
 	believedDates = formats.Table{
 		Name:    "dates",
 		Derived: true,
-		About:   "Each dog's next date, as it stands on the day of the package; none where nothing was told yet, or it is a veterinarian's matter." + fromAll,
-		Key:     []string{"dog_id"},
+		About: "Each dog's next date, as it stands on the day of the package; none where nothing was told yet, " +
+			"or it is a veterinarian's matter." + fromAll,
+		Key: []string{"dog_id"},
 		Columns: []formats.Column{
 			column(
 				"dog_id",
@@ -80,8 +81,10 @@ var (
 var foretold = formats.Table{
 	Name:    "foretold",
 	Derived: true,
-	About:   "What would have been said just before each trim and each look, from what was told until then and by the rules of the day of the package, beside what then was. A chance is said of what happens (1) or does not (0); a number with the range that holds nine times in ten." + fromAll,
-	Key:     []string{"dog_id", "number"},
+	About: "What would have been said just before each trim and each look, from what was told until then and by the " +
+		"rules of the day of the package, beside what then was. A chance is said of what happens (1) or does not (0); " +
+		"a number with the range that holds nine times in ten." + fromAll,
+	Key: []string{"dog_id", "number"},
 	Columns: []formats.Column{
 		column(
 			"dog_id",

@@ -137,7 +137,8 @@ func cautionsOf(
 func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Terms {
 	hand := verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, f.Quicked())
 	hand.Slices = s.Slices
-	for _, largest := range []*float64{s.LargestCut, f.Handling.LargestCut} { // what this dog wants before what the hand does
+	// what this dog wants before what the hand does
+	for _, largest := range []*float64{s.LargestCut, f.Handling.LargestCut} {
 		if largest != nil {
 			hand.Most = *largest
 		}

@@ -236,7 +236,8 @@ func (b *Book) export(
 		err := p.File(
 			formats.LogsPath,
 			"events",
-			"Everything that happened at every trim, one event a line, in its order: what all else of a trim is worked out from.",
+			"Everything that happened at every trim, one event a line, in its order: "+
+				"what all else of a trim is worked out from.",
 			"application/x-ndjson",
 			func(w io.Writer) error {
 				return s.Events(ctx, where, args, func(line []byte) error {
@@ -255,7 +256,8 @@ func (b *Book) export(
 		return p.Close(
 			"fribbet",
 			"A book of dogs' nails",
-			"Dogs, their nails, trims, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.",
+			"Dogs, their nails, trims, kit, owners and visits. "+
+				"Lengths in mm, weights in kg, days in the user's zone, moments UTC.",
 		)
 	})
 }
@@ -308,7 +310,10 @@ func (b *Book) readme(w io.Writer, one bool) error {
 		text.WriteString("This is one dog. Open dog.html to read it, or to print it.\n\n")
 	}
 	text.WriteString(
-		"The tables under data/ open in any spreadsheet: the first row names the columns, and datapackage.json says what each means, its type, and which rows belong together (a Frictionless Tabular Data Package, frictionlessdata.io). Lengths are in mm, weights in kg, days as YYYY-MM-DD, moments in UTC; an empty cell is something that nobody told.\n\n",
+		"The tables under data/ open in any spreadsheet: the first row names the columns, and datapackage.json says " +
+			"what each means, its type, and which rows belong together (a Frictionless Tabular Data Package, " +
+			"frictionlessdata.io). Lengths are in mm, weights in kg, days as YYYY-MM-DD, moments in UTC; an empty " +
+			"cell is something that nobody told.\n\n",
 	)
 	for _, t := range tables {
 		if !one || t.ofDog != "" {
@@ -320,11 +325,13 @@ func (b *Book) readme(w io.Writer, one bool) error {
 	}
 	fmt.Fprintf(
 		&text,
-		"%s\n    Everything that happened at every trim, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n",
+		"%s\n    Everything that happened at every trim, one event a line (JSON).\n"+
+			"pictures/\n    Pictures of paws, named by their content, and each small as well.\n\n",
 		formats.LogsPath,
 	)
 	text.WriteString(
-		"Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n",
+		"Fribbet reads all of it back: Settings, Take it in; or fribbet import. " +
+			"It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n",
 	)
 	_, err := io.WriteString(w, text.String())
 	return err

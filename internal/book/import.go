@@ -19,9 +19,10 @@ import (
 // ImportResult is what a package would bring, or brought.
 type ImportResult struct {
 	Tables  []ImportTable `json:"tables"`
-	Logs    ImportTable   `json:"logs"`             // what happened at sittings
-	Picture int           `json:"pictures"`         // new ones
-	Backup  string        `json:"backup,omitempty"` // the book as it was before, to be put back; empty where nothing was taken
+	Logs    ImportTable   `json:"logs"`     // what happened at sittings
+	Picture int           `json:"pictures"` // new ones
+	// the book as it was before, to be put back; empty where nothing was taken
+	Backup string `json:"backup,omitempty"`
 }
 
 // ImportTable is one table of it.

@@ -100,7 +100,9 @@ var dogTables = []exchanged{
 		column("stock", "string", "of a supply"),
 		column("added_at", "datetime!", someWhen),
 		column("removed_at", "datetime", "when it was taken out"),
-	}}, `id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)) OR id IN (SELECT on_item_id FROM kit_items WHERE id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)))`},
+	}}, `id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1))
+		OR id IN (SELECT on_item_id FROM kit_items WHERE id IN (
+			SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)))`},
 	{
 		formats.Table{
 			Name:  "kit_services",

@@ -83,7 +83,8 @@ func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) err
 		state round.VisitState
 	}{
 		{"Kipper", -1, round.At(10, 0), round.Missed}, {"Tiller", -1, round.At(11, 0), round.CalledOff},
-		{"Teasel", 0, now - 40, round.Agreed}, {"Nettle", 0, now - 25, round.Agreed}, {"Quill", 0, now - 10, round.Agreed}, {"Hatch", 0, now + 25, round.Agreed}, {"Bobbin", 0, now + 75, round.Agreed},
+		{"Teasel", 0, now - 40, round.Agreed}, {"Nettle", 0, now - 25, round.Agreed}, {"Quill", 0, now - 10, round.Agreed},
+		{"Hatch", 0, now + 25, round.Agreed}, {"Bobbin", 0, now + 75, round.Agreed},
 		{"Bosun", 1, round.At(10, 0), round.Agreed}, {"Oatcake", 1, round.At(11, 0), round.Offered},
 		{"Lantern", 2, round.At(9, 30), round.Agreed}, {"Sorrel", 2, round.At(10, 15), round.Agreed},
 		{"Puddle", 3, round.At(9, 0), round.Agreed},

@@ -25,7 +25,8 @@ func Underside(length, depth, ends float64, lines []float64, seed uint64) string
 	)
 	fmt.Fprintf(
 		&e.b,
-		`<defs><linearGradient id="end" gradientUnits="userSpaceOnUse" x1="%.2f" x2="%.2f" y1="0" y2="0"><stop offset="0" stop-color="%s"/><stop offset="1" stop-color="%s" stop-opacity="0.25"/></linearGradient></defs>`,
+		`<defs><linearGradient id="end" gradientUnits="userSpaceOnUse" x1="%.2f" x2="%.2f" y1="0" y2="0">`+
+			`<stop offset="0" stop-color="%s"/><stop offset="1" stop-color="%s" stop-opacity="0.25"/></linearGradient></defs>`,
 		length-ends-4,
 		length-ends,
 		e.inside,

@@ -47,7 +47,8 @@ const (
 )
 
 var known = regexp.MustCompile(
-	`^(datapackage\.json|README\.txt|dog\.html|data/|pictures/|data/[a-z_]+\.(csv|jsonl)|pictures/[0-9a-f]{64}(\.small)?\.jpg)$`,
+	`^(datapackage\.json|README\.txt|dog\.html|data/|pictures/|data/[a-z_]+\.(csv|jsonl)|` +
+		`pictures/[0-9a-f]{64}(\.small)?\.jpg)$`,
 )
 
 // Package is one that is read.

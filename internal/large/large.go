@@ -58,8 +58,10 @@ func Fill(ctx context.Context, path string, today date.Date) error {
 				date('%s', printf('-%%d days', 3 + 27 * (%d - i))), '', '2026-01-01T00:00:00.000Z', 6, 0, '' FROM dogs, n`,
 			Sittings-1, today, Sittings-1),
 		fmt.Sprintf(`INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id)
-			SELECT sittings.id, code, 'large_plier', 'calm', 0, row_number() OVER (PARTITION BY sittings.id), '%s' FROM sittings JOIN nails USING (dog_id)`, blade),
-		fmt.Sprintf(`INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force) SELECT id, '%s', 30, 360, 0, 0 FROM sittings`, blade),
+			SELECT sittings.id, code, 'large_plier', 'calm', 0, row_number() OVER (PARTITION BY sittings.id), '%s'
+				FROM sittings JOIN nails USING (dog_id)`, blade),
+		fmt.Sprintf(`INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force)
+			SELECT id, '%s', 30, 360, 0, 0 FROM sittings`, blade),
 		`INSERT INTO cuts (sitting_id, code, number, mm) SELECT sitting_id, code, 1, 1.5 FROM records UNION ALL
 			SELECT sitting_id, code, 2, 1.5 FROM records WHERE number % 3 > 0`,
 		`INSERT INTO owed VALUES ('logs')`, // each gets one when the book is next opened

@@ -134,7 +134,7 @@ func covers(r *rand.Rand) (all []blob) {
 func (t Table) Corners() []photo.Point {
 	h := t.Look.At(t.Width, t.Height)
 	var all []photo.Point
-	for _, q := range []photo.Point{{}, {X: photo.CardWidth}, {X: photo.CardWidth, Y: photo.CardHeight}, {Y: photo.CardHeight}} {
+	for _, q := range photo.CardCorners() {
 		all = append(all, h.Of(q))
 	}
 	return all

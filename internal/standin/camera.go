@@ -138,7 +138,7 @@ func (p Paw) Take(look photo.Looking, width, height int) Taken {
 	}
 	if !p.NoCard {
 		fill(color.RGBA{236, 233, 224, 255}, card()...)
-		for _, q := range []photo.Point{{X: 0, Y: 0}, {X: photo.CardWidth, Y: 0}, {X: photo.CardWidth, Y: photo.CardHeight}, {X: 0, Y: photo.CardHeight}} {
+		for _, q := range photo.CardCorners() {
 			t.Corners = append(t.Corners, h.Of(q))
 		}
 	}
@@ -168,7 +168,10 @@ func paw(fill func(color.RGBA, ...photo.Point), toe photo.Point, n PawNail, r *r
 func card() []photo.Point {
 	var all []photo.Point
 	const w, h, round = photo.CardWidth, photo.CardHeight, photo.CardRound
-	for corner, c := range []photo.Point{{X: w - round, Y: h - round}, {X: round, Y: h - round}, {X: round, Y: round}, {X: w - round, Y: round}} {
+	centres := []photo.Point{
+		{X: w - round, Y: h - round}, {X: round, Y: h - round}, {X: round, Y: round}, {X: w - round, Y: round},
+	}
+	for corner, c := range centres {
 		for i := range 9 {
 			a := math.Pi / 2 * (float64(corner) + float64(i)/8)
 			all = append(all, photo.Point{X: c.X + round*math.Cos(a), Y: c.Y + round*math.Sin(a)})

@@ -57,7 +57,7 @@ func (s Stick) Take(look photo.Looking, width, height int) SlicesTaken {
 	t := SlicesTaken{Picture: image.NewRGBA(image.Rect(0, 0, width, height))}
 	draw.Draw(t.Picture, t.Picture.Bounds(), image.NewUniform(color.RGBA{74, 82, 92, 255}), image.Point{}, draw.Src)
 	area(t.Picture, color.RGBA{236, 233, 224, 255}, h, card())
-	for _, q := range []photo.Point{{X: 0, Y: 0}, {X: photo.CardWidth, Y: 0}, {X: photo.CardWidth, Y: photo.CardHeight}, {X: 0, Y: photo.CardHeight}} {
+	for _, q := range photo.CardCorners() {
 		t.Corners = append(t.Corners, h.Of(q))
 	}
 	for i, mm := range s.Slices {

@@ -24,7 +24,8 @@ func (s *Store) OpenCard(ctx context.Context, dogID, sittingID uuid.UUID, key st
 	}
 	_, err := s.exec(
 		ctx,
-		`INSERT INTO cards (sitting_id, dog_id, card_key) VALUES (?, ?, ?) ON CONFLICT (sitting_id) DO UPDATE SET card_key = excluded.card_key`,
+		`INSERT INTO cards (sitting_id, dog_id, card_key) VALUES (?, ?, ?) ON CONFLICT (sitting_id)
+			DO UPDATE SET card_key = excluded.card_key`,
 		sittingID,
 		dogID,
 		key,

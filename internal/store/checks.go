@@ -162,8 +162,10 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c WalkRound, at time.Time) 
 			row.Gap, row.GapBy, row.GapSD = unread(l.Gap)
 			row.Length, row.LengthBy, row.LengthSD = unread(l.Length)
 			_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO looks (check_id, code, gap_mm, gap_by, gap_sd_mm, length_mm, length_by, length_sd_mm, past_pad, present, colour, shape, state)
-				VALUES (:check_id, :code, :gap_mm, :gap_by, :gap_sd_mm, :length_mm, :length_by, :length_sd_mm, :past_pad, :present, :colour, :shape, :state)`, row)
+				INSERT INTO looks (check_id, code, gap_mm, gap_by, gap_sd_mm, length_mm, length_by, length_sd_mm,
+					past_pad, present, colour, shape, state)
+				VALUES (:check_id, :code, :gap_mm, :gap_by, :gap_sd_mm, :length_mm, :length_by, :length_sd_mm,
+					:past_pad, :present, :colour, :shape, :state)`, row)
 			if err != nil {
 				return err
 			}

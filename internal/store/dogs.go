@@ -267,11 +267,15 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 func addDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes, dates, come_once,
-				paw_order, own_order, position, by_paw, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes, largest_cut_mm, way, tips_meanwhile)
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on,
+					last_done_weeks, takes, dates, come_once,
+				paw_order, own_order, position, by_paw, helper, muzzle, sore, sore_told, noise, most_nails,
+					most_minutes, largest_cut_mm, way, tips_meanwhile)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes, :dates, :come_once,
-				:paw_order, :own_order, :position, :by_paw, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes, :largest_cut_mm, :way, :tips_meanwhile)`, rowOf(d))
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on,
+					:last_done_weeks, :takes, :dates, :come_once,
+				:paw_order, :own_order, :position, :by_paw, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails,
+					:most_minutes, :largest_cut_mm, :way, :tips_meanwhile)`, rowOf(d))
 	if err != nil {
 		return err
 	}
@@ -295,9 +299,14 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes, dates = :dates, come_once = :come_once,
-			paw_order = :paw_order, own_order = :own_order, position = :position, by_paw = :by_paw, helper = :helper, muzzle = :muzzle,
-			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes, largest_cut_mm = :largest_cut_mm, way = :way, tips_meanwhile = :tips_meanwhile
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school,
+				short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes, dates = :dates,
+				come_once = :come_once,
+			paw_order = :paw_order, own_order = :own_order, position = :position, by_paw = :by_paw, helper = :helper,
+				muzzle = :muzzle,
+			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails,
+				most_minutes = :most_minutes, largest_cut_mm = :largest_cut_mm, way = :way,
+				tips_meanwhile = :tips_meanwhile
 		WHERE id = :id`, rowOf(d))
 	if err != nil {
 		return err

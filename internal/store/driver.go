@@ -66,7 +66,8 @@ func byItself(path string) (bool, error) {
 
 // tablesOf is how many tables a file has, and how many of them tell a book.
 func tablesOf(ctx context.Context, db *sql.DB) (all, ours int, err error) {
-	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).
+	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0)
+		FROM sqlite_schema`).
 		Scan(&all, &ours)
 	return all, ours, err
 }

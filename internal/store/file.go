@@ -69,7 +69,8 @@ func (r Refused) Error() string { return r.Path + ": " + r.Why }
 
 const (
 	applicationID = 0x46726962 // "Frib": that the file is a book
-	closed        = 0          // the user version of a book that was closed as it should be; while it is open, another each time
+	// the user version of a book that was closed as it should be; while it is open, another each time
+	closed = 0
 
 	// checked is how large a book may be that is checked whole at every opening, bytes; a larger one is
 	// checked where it was not closed as it should be.
@@ -233,7 +234,8 @@ func look(ctx context.Context, path string) error {
 		return refuse("belongs to another program. It was not changed")
 	case head.state != closed && head.logged && errors.Is(log, fs.ErrNotExist):
 		return refuse(
-			"was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s",
+			"was copied while Fribbet was running, or lost the file %s-wal that belongs to it: "+
+				"what was told last is not in it. Put both there%s",
 			path,
 			offer(path),
 		)

@@ -118,11 +118,13 @@ func (s *Store) AddKitItem(ctx context.Context, i KitItem, at time.Time) error {
 			func(r kitRow) string { return "a piece of kit, " + string(r.Kind) + " " + r.Name },
 			func() error {
 				_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, added_at)
+				INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock,
+					added_at)
 				VALUES (:id, 1, :kind, :name, :guard, :grit, :tip, :on_item_id, :most, :expires_on, :stock, :added_at)`, row)
 				return err
 			},
-			`SELECT id, 0 AS version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, '' AS added_at FROM kit_items WHERE id = ?`,
+			`SELECT id, 0 AS version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, '' AS added_at
+				FROM kit_items WHERE id = ?`,
 			i.ID,
 		)
 	})
@@ -141,7 +143,8 @@ func (s *Store) ChangeKitItem(ctx context.Context, i KitItem) error {
 			return ErrConflict
 		}
 		_, err = tx.NamedExecContext(ctx, `
-			UPDATE kit_items SET version = version + 1, kind = :kind, name = :name, guard = :guard, grit = :grit, tip = :tip,
+			UPDATE kit_items SET version = version + 1, kind = :kind, name = :name, guard = :guard, grit = :grit,
+				tip = :tip,
 				on_item_id = :on_item_id, most = :most, expires_on = :expires_on, stock = :stock
 			WHERE id = :id`, kitRowOf(i, time.Time{}))
 		return err
@@ -158,7 +161,8 @@ func (s *Store) RemoveKitItem(ctx context.Context, id uuid.UUID, at time.Time) e
 // ServiceKitItem notes that a piece is as new.
 func (s *Store) ServiceKitItem(ctx context.Context, id uuid.UUID, m kit.Moment) error {
 	return mustTouch(s.exec(ctx, `
-		INSERT INTO kit_services (item_id, on_date, at) SELECT id, ?, ? FROM kit_items WHERE id = ? AND removed_at IS NULL`,
+		INSERT INTO kit_services (item_id, on_date, at) SELECT id, ?, ? FROM kit_items WHERE id = ?
+			AND removed_at IS NULL`,
 		m.On.String(), instant(m.At), id))
 }
 

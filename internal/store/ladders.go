@@ -74,7 +74,8 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 			args,
 			query{
 				&rows,
-				`SELECT id, dog_id, kind, paw, started_on, begun_at, first_step FROM ladders` + where + ` ORDER BY begun_at, id`,
+				`SELECT id, dog_id, kind, paw, started_on, begun_at, first_step FROM ladders` + where + `
+					ORDER BY begun_at, id`,
 			},
 			query{&tries, `SELECT id, ladder_id, on_date, reaction, paw, note, recorded_at FROM tries
 				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`},
@@ -120,7 +121,8 @@ func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
 			func(r ladderRow) string { return "a ladder for the " + string(r.Kind) },
 			func() error {
 				_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at, first_step) VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at, :first_step)`, row)
+				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at, first_step)
+					VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at, :first_step)`, row)
 				return err
 			},
 			`SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at, first_step FROM ladders WHERE id = ?`,

@@ -84,9 +84,12 @@ func take(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, content string, b Brou
 func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error) {
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
 		const brought = `(SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog')`
-		const touched = `(SELECT dog_id FROM logs UNION SELECT dog_id FROM checks UNION SELECT dog_id FROM ladders UNION SELECT dog_id FROM plans
-			UNION SELECT dog_id FROM pictures UNION SELECT dog_id FROM cards UNION SELECT dog_id FROM visits UNION SELECT dog_id FROM messages UNION SELECT id FROM dogs WHERE version > 1)`
-		const gone = ` IN (SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog' AND part_id NOT IN ` + touched + `)`
+		const touched = `(SELECT dog_id FROM logs UNION SELECT dog_id FROM checks UNION SELECT dog_id FROM ladders
+			UNION SELECT dog_id FROM plans
+			UNION SELECT dog_id FROM pictures UNION SELECT dog_id FROM cards UNION SELECT dog_id FROM visits
+				UNION SELECT dog_id FROM messages UNION SELECT id FROM dogs WHERE version > 1)`
+		const gone = ` IN (SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog'
+			AND part_id NOT IN ` + touched + `)`
 		if err := tx.GetContext(
 			ctx,
 			&stay,
@@ -105,7 +108,8 @@ func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error
 		}
 		if _, err := tx.ExecContext(ctx, `
 			DELETE FROM owners WHERE id IN (SELECT part_id FROM list_parts WHERE list_id = ? AND what = 'owner')
-				AND version = 1 AND id NOT IN (SELECT owner_id FROM owned) AND id NOT IN (SELECT owner_id FROM messages)`, id); err != nil {
+				AND version = 1 AND id NOT IN (SELECT owner_id FROM owned)
+					AND id NOT IN (SELECT owner_id FROM messages)`, id); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM list_parts WHERE list_id = ?`, id); err != nil {

@@ -175,18 +175,23 @@ func eventRows(sittingID uuid.UUID, log bench.Log, from int, at time.Time) ([]ev
 // addLogs keeps logs, new ones and longer ones, with what they hold more.
 func addLogs(ctx context.Context, tx *sqlx.Tx, logs []logRow, events []eventRow) error {
 	if err := insertAll(ctx, tx, `
-		INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended, withdrawn_at) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended, :withdrawn_at)
+		INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended, withdrawn_at)
+			VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended, :withdrawn_at)
 		ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, logs); err != nil {
 		return err
 	}
 	return insertAll(ctx, tx, `
-		INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)
+		INSERT INTO events (sitting_id, number, id, recorded_at, body)
+			VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)
 }
 
 // project brings what the lists read of a sitting up to date with its log; what its day asked of the kit is worn after
 // it.
 func (s *Store) project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
-	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
+	for _, table := range []string{
+		`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`,
+		`cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`,
+	} {
 		remove, err := s.statement(`DELETE FROM ` + table + ` = ?`)
 		if err != nil {
 			return err

@@ -88,7 +88,8 @@ func (r messageRow) message() Message {
 	return m
 }
 
-const messages = `SELECT m.*, o.name AS owner_name, d.name AS dog_name FROM messages m JOIN owners o ON o.id = owner_id JOIN dogs d ON d.id = m.dog_id`
+const messages = `SELECT m.*, o.name AS owner_name, d.name AS dog_name FROM messages m JOIN owners o ON o.id = owner_id
+	JOIN dogs d ON d.id = m.dog_id`
 
 // Messages returns the latest ones, the latest first.
 func (s *Store) Messages(ctx context.Context, most int) ([]Message, error) {
@@ -104,7 +105,8 @@ func (s *Store) MessagesOf(ctx context.Context, ownerID uuid.UUID) ([]Message, e
 func (s *Store) MessagesAbout(ctx context.Context, dogIDs []uuid.UUID) ([]Message, error) {
 	return s.messages(
 		ctx,
-		messages+` WHERE m.dog_id IN (SELECT value FROM json_each(?)) AND m.state <> 'failed' ORDER BY m.made_at DESC, m.id`,
+		messages+` WHERE m.dog_id IN (SELECT value FROM json_each(?)) AND m.state <> 'failed'
+			ORDER BY m.made_at DESC, m.id`,
 		listOf(dogIDs),
 	)
 }
@@ -155,7 +157,8 @@ func (s *Store) AddMessage(ctx context.Context, m Message, day date.Date, at tim
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
 		var there []uuid.UUID
 		err := tx.SelectContext(ctx, &there, `
-			SELECT id FROM messages WHERE dog_id = ? AND kind = ? AND made_on = ? AND id <> ? AND state IN ('waiting', 'sent', 'delivered') AND (kind = 'places' OR text = ?)
+			SELECT id FROM messages WHERE dog_id = ? AND kind = ? AND made_on = ? AND id <> ?
+				AND state IN ('waiting', 'sent', 'delivered') AND (kind = 'places' OR text = ?)
 			ORDER BY made_at LIMIT 1`, m.DogID, string(m.Kind), day.String(), m.Instead, m.Text)
 		if err != nil {
 			return err
@@ -165,8 +168,10 @@ func (s *Store) AddMessage(ctx context.Context, m Message, day date.Date, at tim
 			return nil
 		}
 		_, err = tx.NamedExecContext(ctx, `
-			INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at, made_on, made_at, changed_at, answer, heard, said)
-			VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_on, :made_at, :changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
+			INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at,
+				made_on, made_at, changed_at, answer, heard, said)
+			VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_on, :made_at,
+				:changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
 			messageRow{
 				ID:      m.ID,
 				OwnerID: m.OwnerID,
@@ -187,7 +192,8 @@ func (s *Store) AddMessage(ctx context.Context, m Message, day date.Date, at tim
 }
 
 // plainAddress is an address as it is compared: without the signs that people put into numbers.
-const plainAddress = `replace(replace(replace(replace(replace(replace(lower(%s), ' ', ''), '-', ''), '/', ''), '(', ''), ')', ''), '.', '')`
+const plainAddress = `replace(replace(replace(replace(replace(replace(lower(%s),
+	' ', ''), '-', ''), '/', ''), '(', ''), ')', ''), '.', '')`
 
 // StoppedAt tells whether somebody who is reached there said stop, whoever it was.
 func (s *Store) StoppedAt(ctx context.Context, address string) (stopped bool, err error) {
@@ -212,7 +218,8 @@ func (s *Store) StopAddress(ctx context.Context, ownerID uuid.UUID, address stri
 	_, err := s.exec(
 		ctx,
 		fmt.Sprintf(
-			`UPDATE owners SET stopped = 1, version = version + 1 WHERE stopped = 0 AND (id = ? OR address <> '' AND `+plainAddress+` = `+plainAddress+`)`,
+			`UPDATE owners SET stopped = 1, version = version + 1 WHERE stopped = 0
+				AND (id = ? OR address <> '' AND `+plainAddress+` = `+plainAddress+`)`,
 			"address",
 			"?",
 		),
@@ -226,7 +233,8 @@ func (s *Store) StopAddress(ctx context.Context, ownerID uuid.UUID, address stri
 func (s *Store) MoveMessage(ctx context.Context, m Message, at time.Time) error {
 	_, err := s.exec(
 		ctx,
-		`UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ? WHERE id = ?`,
+		`UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ?
+			WHERE id = ?`,
 		string(m.State),
 		m.Failures,
 		instant(m.Next),

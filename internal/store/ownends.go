@@ -68,7 +68,8 @@ func (s *Store) SayOfEnd(ctx context.Context, said SaidOfEnd) error {
 		return once(ctx, tx, told, func(saidRow) string { return "what was said of a cut end" }, func() error {
 			_, err := tx.NamedExecContext(
 				ctx,
-				`INSERT INTO own_ends (id, picture_id, said, who, said_at) VALUES (:id, :picture_id, :said, :who, :said_at)`,
+				`INSERT INTO own_ends (id, picture_id, said, who, said_at)
+					VALUES (:id, :picture_id, :said, :who, :said_at)`,
 				row,
 			)
 			return err

@@ -161,8 +161,10 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 			return ErrConflict
 		}
 		_, err := tx.NamedExecContext(ctx, `
-			UPDATE owners SET version = version + 1, name = :name, name_key = :name_key, reach = :reach, address = :address,
-				may_offer = :may_offer, may_remind = :may_remind, stopped = :stopped, suits = :suits, note = :note, language = :language WHERE id = :id`, row)
+			UPDATE owners SET version = version + 1, name = :name, name_key = :name_key, reach = :reach,
+				address = :address,
+				may_offer = :may_offer, may_remind = :may_remind, stopped = :stopped, suits = :suits, note = :note,
+					language = :language WHERE id = :id`, row)
 		return err
 	})
 }
@@ -170,10 +172,14 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
 	row.Version = 1
 	_, err := tx.NamedExecContext(ctx, `
-		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, language, made_at)
-		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :language, :made_at)
-		ON CONFLICT (id) DO UPDATE SET version = owners.version + 1, name = excluded.name, name_key = excluded.name_key, reach = excluded.reach, address = excluded.address,
-			may_offer = excluded.may_offer, may_remind = excluded.may_remind, stopped = excluded.stopped, suits = excluded.suits, note = excluded.note, language = excluded.language, removed_at = NULL
+		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note,
+			language, made_at)
+		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note,
+			:language, :made_at)
+		ON CONFLICT (id) DO UPDATE SET version = owners.version + 1, name = excluded.name, name_key = excluded.name_key,
+			reach = excluded.reach, address = excluded.address,
+			may_offer = excluded.may_offer, may_remind = excluded.may_remind, stopped = excluded.stopped,
+				suits = excluded.suits, note = excluded.note, language = excluded.language, removed_at = NULL
 			WHERE owners.removed_at IS NOT NULL`, row) // one that was taken out comes back
 	return err
 }
@@ -192,6 +198,7 @@ func (s *Store) SetOwner(ctx context.Context, dogID, ownerID uuid.UUID) error {
 		return err
 	}
 	return mustTouch(s.exec(ctx, `
-		INSERT INTO owned (dog_id, owner_id) SELECT d.id, o.id FROM dogs d, owners o WHERE d.id = ? AND o.id = ? AND o.removed_at IS NULL
+		INSERT INTO owned (dog_id, owner_id) SELECT d.id, o.id FROM dogs d, owners o WHERE d.id = ? AND o.id = ?
+			AND o.removed_at IS NULL
 		ON CONFLICT (dog_id) DO UPDATE SET owner_id = excluded.owner_id`, dogID, ownerID))
 }

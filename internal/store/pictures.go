@@ -145,7 +145,8 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 		return mustTouch(tx.ExecContext(
 			ctx,
 			`
-			INSERT INTO pictures (id, dog_id, paw, on_date, hash, width, height, bytes, corners, added_at, code, sitting_id, cuts, taken_by)
+			INSERT INTO pictures (id, dog_id, paw, on_date, hash, width, height, bytes, corners, added_at, code,
+				sitting_id, cuts, taken_by)
 			SELECT ?1, id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10, ?11, ?12, ?13, ?14 FROM dogs WHERE id = ?2`,
 			p.ID,
 			p.DogID,
@@ -236,7 +237,8 @@ func (s *Store) RemovePicture(ctx context.Context, dogID, id uuid.UUID) error {
 	err := s.write(ctx, func(tx *sqlx.Tx) error {
 		if _, err := tx.ExecContext(
 			ctx,
-			`INSERT INTO pictures_gone (hash) SELECT hash FROM pictures WHERE id = ? AND dog_id = ? ON CONFLICT (hash) DO NOTHING`,
+			`INSERT INTO pictures_gone (hash) SELECT hash FROM pictures WHERE id = ? AND dog_id = ?
+				ON CONFLICT (hash) DO NOTHING`,
 			id,
 			dogID,
 		); err != nil {
@@ -316,7 +318,8 @@ func (s *Store) PictureSizes(ctx context.Context) (pictures int, bytes int64, er
 	err = s.row(
 		ctx,
 		&sum,
-		`SELECT count(*) AS n, coalesce(sum(bytes), 0) AS bytes FROM (SELECT hash, max(bytes) AS bytes FROM pictures GROUP BY hash)`,
+		`SELECT count(*) AS n, coalesce(sum(bytes), 0) AS bytes
+			FROM (SELECT hash, max(bytes) AS bytes FROM pictures GROUP BY hash)`,
 	)
 	return sum.N, sum.Bytes, err
 }

@@ -32,7 +32,8 @@ type planRow struct {
 func (s *Store) QuickPlan(ctx context.Context, dogID uuid.UUID) (QuickPlan, error) {
 	var row planRow
 	err := s.row(ctx, &row, `
-		SELECT id, dog_id, started_on, rhythm, goal_mm, steps, begun_at FROM plans WHERE dog_id = ? AND ended_at IS NULL`, dogID)
+		SELECT id, dog_id, started_on, rhythm, goal_mm, steps, begun_at FROM plans WHERE dog_id = ?
+			AND ended_at IS NULL`, dogID)
 	if err != nil {
 		return QuickPlan{}, orNotFound(err)
 	}

@@ -67,7 +67,8 @@ func (s *Store) AddPractised(ctx context.Context, p Practised) error {
 				row,
 			)
 			return err
-		}, `SELECT id, '' AS done_at, '' AS who, kind, seed, number, end_point, moves, named FROM practised WHERE id = ?`, p.ID)
+		}, `SELECT id, '' AS done_at, '' AS who, kind, seed, number, end_point, moves, named FROM practised
+			WHERE id = ?`, p.ID)
 	})
 }
 
@@ -85,7 +86,8 @@ func (s *Store) PractisedLately(ctx context.Context, kind practice.Kind, who str
 // PractisedTogether are all who did nails of one series, each nail's first time, in the order of its nails.
 func (s *Store) PractisedTogether(ctx context.Context, kind practice.Kind, seed, most int) ([]Practised, error) {
 	return s.practised(ctx, `SELECT * FROM practised AS p WHERE kind = ? AND seed = ? AND NOT EXISTS (
-		SELECT 1 FROM practised AS e WHERE e.kind = p.kind AND e.seed = p.seed AND e.number = p.number AND e.who = p.who AND (e.done_at, e.id) < (p.done_at, p.id))
+		SELECT 1 FROM practised AS e WHERE e.kind = p.kind AND e.seed = p.seed AND e.number = p.number AND e.who = p.who
+			AND (e.done_at, e.id) < (p.done_at, p.id))
 		ORDER BY who, number LIMIT ?`, kind, seed, most)
 }
 

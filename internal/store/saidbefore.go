@@ -25,7 +25,8 @@ func (s *Store) SaidBefore(ctx context.Context, dogID uuid.UUID, terms string) (
 	err = s.row(
 		ctx,
 		&row,
-		`SELECT n.revision, k.body FROM standings AS n LEFT JOIN said_before AS k ON k.dog_id = n.dog_id AND k.revision = n.revision AND k.terms = ?2
+		`SELECT n.revision, k.body FROM standings AS n LEFT JOIN said_before AS k ON k.dog_id = n.dog_id
+			AND k.revision = n.revision AND k.terms = ?2
 		WHERE n.dog_id = ?1`,
 		dogID,
 		terms,
@@ -40,7 +41,8 @@ func (s *Store) SaidBefore(ctx context.Context, dogID uuid.UUID, terms string) (
 func (s *Store) KeepSaidBefore(ctx context.Context, b SaidBefore) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.ExecContext(ctx, `INSERT INTO said_before (dog_id, revision, terms, body) VALUES (?, ?, ?, ?)
-			ON CONFLICT (dog_id) DO UPDATE SET revision = excluded.revision, terms = excluded.terms, body = excluded.body`, b.DogID, b.Revision, b.Terms, string(b.Body))
+			ON CONFLICT (dog_id) DO UPDATE SET revision = excluded.revision, terms = excluded.terms,
+				body = excluded.body`, b.DogID, b.Revision, b.Terms, string(b.Body))
 		return err
 	})
 }

@@ -30,7 +30,8 @@ type Settings struct {
 	Language   string         // that the book speaks where no browser tells: in the calendar, on cards, to owners
 	LargestCut *float64       // mm for a nail 7 mm deep; nil is what is usual of the hand
 
-	EyeOf *string // whose practice sets the care at the bench, by the name of their device; nil: nobody's. Kept by SetEyeOf
+	// whose practice sets the care at the bench, by the name of their device; nil: nobody's. Kept by SetEyeOf
+	EyeOf *string
 
 	Slices hand.Slices // how the hand's slices come out: no choice, but what the book knows of it; not kept here
 }
@@ -68,7 +69,8 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 			nil,
 			query{
 				&rows,
-				`SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language, eye_of FROM settings`,
+				`SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point,
+					left_handed, coin_mm, largest_cut_mm, way, language, eye_of FROM settings`,
 			},
 			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`},
 		)
@@ -120,11 +122,15 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 		_, err := tx.NamedExecContext(
 			ctx,
 			`
-			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language)
-			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm, :largest_cut_mm, :way, :language)
-			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
+			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand,
+				end_point, left_handed, coin_mm, largest_cut_mm, way, language)
+			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point,
+				:left_handed, :coin_mm, :largest_cut_mm, :way, :language)
+			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role,
+				length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
-				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way, language = excluded.language`,
+				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm,
+					largest_cut_mm = excluded.largest_cut_mm, way = excluded.way, language = excluded.language`,
 			settingsRow{
 				there + 1,
 				c.Role,

@@ -41,7 +41,8 @@ func (s *Store) OthersOpen(ctx context.Context, dogID, but uuid.UUID) (bool, err
 	err := s.row(
 		ctx,
 		&others,
-		`SELECT EXISTS (SELECT 1 FROM logs WHERE ended = 0 AND withdrawn_at IS NULL AND dog_id = ? AND sitting_id <> ?)`,
+		`SELECT EXISTS (SELECT 1 FROM logs WHERE ended = 0 AND withdrawn_at IS NULL AND dog_id = ?
+			AND sitting_id <> ?)`,
 		dogID,
 		but,
 	)
@@ -81,7 +82,8 @@ func (s *Store) readSittings(
 		args,
 		query{
 			&rows,
-			`SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`,
+			`SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held,
+				hour, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`,
 		},
 		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 		query{&readings, `SELECT * FROM readings` + picked},
@@ -183,8 +185,10 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	_, err := tx.NamedExecContext(
 		ctx,
 		`
-		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at, withdrawn_at)
-		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs, :held, :hour, :recorded_at, :withdrawn_at)`,
+		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs,
+			held, hour, recorded_at, withdrawn_at)
+		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs,
+			:held, :hour, :recorded_at, :withdrawn_at)`,
 		sittingRow{
 			s.ID,
 			log.DogID,
@@ -262,8 +266,11 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item, hand_times, hand_spread, eye_milder)
-		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item, :hand_times, :hand_spread, :eye_milder)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour,
+			edged, ended, stop, assumed, ground_tool, ground_item, hand_times, hand_spread, eye_milder)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour,
+			:edged, :ended, :stop, :assumed, :ground_tool, :ground_item, :hand_times, :hand_spread, :eye_milder)`,
+		records); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `
@@ -274,7 +281,8 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	if err := insertAll(
 		ctx,
 		tx,
-		`INSERT INTO cuts (sitting_id, code, number, mm, face, second_pass) VALUES (:sitting_id, :code, :number, :mm, :face, :second_pass)`,
+		`INSERT INTO cuts (sitting_id, code, number, mm, face, second_pass)
+			VALUES (:sitting_id, :code, :number, :mm, :face, :second_pass)`,
 		cuts,
 	); err != nil {
 		return err
@@ -291,12 +299,14 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 func (s *Store) WithdrawSitting(ctx context.Context, dogID, sittingID uuid.UUID, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		logged := mustTouch(tx.ExecContext(ctx, `
-			UPDATE logs SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE sitting_id = ? AND dog_id = ?`, instant(at), sittingID, dogID))
+			UPDATE logs SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE sitting_id = ?
+				AND dog_id = ?`, instant(at), sittingID, dogID))
 		if logged != nil && logged != ErrNotFound {
 			return logged
 		}
 		listed := mustTouch(tx.ExecContext(ctx, `
-			UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND dog_id = ?`, instant(at), sittingID, dogID))
+			UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ?
+				AND dog_id = ?`, instant(at), sittingID, dogID))
 		if listed == ErrNotFound { // nothing was done at it yet
 			return logged
 		}

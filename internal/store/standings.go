@@ -50,7 +50,8 @@ type standingRow struct {
 	At       string       `db:"at"`
 }
 
-const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on, due_why`
+const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on,
+	due_why`
 
 func (r standingRow) standing() (DogStanding, error) {
 	s := DogStanding{
@@ -119,12 +120,14 @@ type Find struct {
 
 // DuePage reads a stretch of the due list, in its order.
 func (s *Store) DuePage(ctx context.Context, f Find) (Page, error) {
-	const wanted = `instr(name_key, ?) > 0 AND (NOT ? OR dog_id IN (SELECT dog_id FROM logs WHERE ended = 0 AND withdrawn_at IS NULL))`
+	const wanted = `instr(name_key, ?) > 0 AND (NOT ? OR dog_id IN (SELECT dog_id FROM logs WHERE ended = 0
+		AND withdrawn_at IS NULL))`
 	var p Page
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.SelectContext(ctx, &p.Rows, `
 			SELECT dog_id, name, due FROM standings JOIN dogs ON id = dog_id
-			WHERE `+wanted+` ORDER BY foremost DESC, turn_on, name_key, dog_id LIMIT ? OFFSET ?`, f.Name, f.Open, f.Limit, f.Offset); err != nil {
+			WHERE `+wanted+` ORDER BY foremost DESC, turn_on, name_key, dog_id
+				LIMIT ? OFFSET ?`, f.Name, f.Open, f.Limit, f.Offset); err != nil {
 			return err
 		}
 		return tx.QueryRowxContext(ctx, `
@@ -229,7 +232,8 @@ func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
 		Every rhythm.Rhythm `db:"rhythm"`
 	}
 	err := s.rows(ctx, &rows, `
-		SELECT dog_id, name, was_on, due_on, COALESCE(due_why, '') AS why, COALESCE(due, '') AS due, rhythm FROM standings JOIN dogs ON id = dog_id
+		SELECT dog_id, name, was_on, due_on, COALESCE(due_why, '') AS why, COALESCE(due, '') AS due, rhythm
+			FROM standings JOIN dogs ON id = dog_id
 		WHERE was_on IS NOT NULL AND due_on IS NOT NULL AND was_on <> due_on ORDER BY due_on, name, dog_id`)
 	moved := make([]Moved, len(rows))
 	for i, r := range rows {
@@ -297,7 +301,8 @@ func (s *Store) Calendar(ctx context.Context, today date.Date) ([]Entry, error) 
 	err := s.rows(ctx, &rows, `
 		SELECT dog_id, name, due_on, due_why, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
 		WHERE due_on IS NOT NULL
-			AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.dog_id = dogs.id AND v.on_date >= ? AND v.state IN ('offered', 'agreed'))
+			AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.dog_id = dogs.id AND v.on_date >= ?
+				AND v.state IN ('offered', 'agreed'))
 		ORDER BY due_on, name, dog_id`, today.String())
 	if err != nil {
 		return nil, err

@@ -59,7 +59,8 @@ func (s *Store) Sticks(ctx context.Context, most int) ([]Stick, error) {
 	err := s.rows(
 		ctx,
 		&rows,
-		`SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id LIMIT ?`,
+		`SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id
+			LIMIT ?`,
 		most,
 	)
 	all := make([]Stick, len(rows))
@@ -78,7 +79,8 @@ func (s *Store) AddStick(ctx context.Context, k Stick, at time.Time) error {
 		return once(ctx, tx, told, func(stickRow) string { return "slices off a stick" }, func() error {
 			_, err := tx.NamedExecContext(
 				ctx,
-				`INSERT INTO sticks (id, on_date, meant_mm, slices, told_at) VALUES (:id, :on_date, :meant_mm, :slices, :told_at)`,
+				`INSERT INTO sticks (id, on_date, meant_mm, slices, told_at)
+					VALUES (:id, :on_date, :meant_mm, :slices, :told_at)`,
 				row,
 			)
 			return err

@@ -27,7 +27,8 @@ var goneIn = map[undo.What][2]string{
 // which is the row that an id means, where it is not the row's own: of a plan it is the dog's, whose last comes back,
 // unless another is on.
 var which = map[undo.What]string{
-	undo.QuickPlan: `id = (SELECT id FROM plans WHERE dog_id = ?1 ORDER BY ended_at IS NULL DESC, ended_at DESC LIMIT 1)`,
+	undo.QuickPlan: `id = (SELECT id FROM plans WHERE dog_id = ?1 ORDER BY ended_at IS NULL DESC, ended_at DESC
+		LIMIT 1)`,
 }
 
 // GiveBack gives back what was taken away since a moment. What is there changes nothing; ErrNotFound: it was taken away

@@ -66,7 +66,8 @@ func (s *Store) giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, a
 		N     int       `db:"n"`
 	}
 	if err := tx.SelectContext(ctx, &without, `
-		SELECT dog_id, COUNT(*) AS n FROM sittings WHERE id NOT IN (SELECT sitting_id FROM logs) GROUP BY dog_id`); err != nil {
+		SELECT dog_id, COUNT(*) AS n FROM sittings WHERE id NOT IN (SELECT sitting_id FROM logs)
+			GROUP BY dog_id`); err != nil {
 		return err
 	}
 	done, all := 0, 0
@@ -88,7 +89,8 @@ func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID, da
 	const where = ` WHERE dog_id = ? AND id NOT IN (SELECT sitting_id FROM logs)`
 	var rows []logRow
 	if err := tx.SelectContext(ctx, &rows, `
-		SELECT id AS sitting_id, dog_id, on_date, recorded_at AS begun_at, 1 AS ended, withdrawn_at FROM sittings`+where+` ORDER BY recorded_at, id`, dogID); err != nil {
+		SELECT id AS sitting_id, dog_id, on_date, recorded_at AS begun_at, 1 AS ended, withdrawn_at
+			FROM sittings`+where+` ORDER BY recorded_at, id`, dogID); err != nil {
 		return err
 	}
 	sittings, err := s.readSittings(ctx, tx, where, dogID)

@@ -104,10 +104,12 @@ type visitRow struct {
 }
 
 const (
-	ofDogs   = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id AND owners.removed_at IS NULL`
+	ofDogs = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT
+		JOIN owners ON owners.id = owner_id AND owners.removed_at IS NULL`
 	roundDog = `dogs.id AS dog_id, dogs.name, owners.id AS owner_id, owners.name AS owner_name, suits, due, visit`
 	visits   = `
-		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.note, v.off_by, v.changed_at, l.sitting_id, l.begun_at, l.ended, ` + roundDog + `
+		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.note, v.off_by, v.changed_at, l.sitting_id,
+			l.begun_at, l.ended, ` + roundDog + `
 		FROM visits v JOIN dogs ON dogs.id = v.dog_id` + ofDogs + `
 		LEFT JOIN logs l ON l.sitting_id = (SELECT sitting_id FROM logs WHERE dog_id = v.dog_id AND on_date = v.on_date
 			AND withdrawn_at IS NULL ORDER BY ended DESC, begun_at DESC LIMIT 1)`
@@ -132,7 +134,8 @@ func (s *Store) VisitsOf(ctx context.Context, dogID uuid.UUID) ([]Visit, error) 
 func (s *Store) VisitsOfOwner(ctx context.Context, ownerID uuid.UUID) ([]Visit, error) {
 	return s.visits(
 		ctx,
-		visits+` WHERE v.dog_id IN (SELECT dog_id FROM owned WHERE owner_id = ?) ORDER BY v.on_date DESC, v.start DESC, v.id`,
+		visits+` WHERE v.dog_id IN (SELECT dog_id FROM owned WHERE owner_id = ?)
+			ORDER BY v.on_date DESC, v.start DESC, v.id`,
 		ownerID,
 	)
 }
@@ -222,8 +225,10 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 			`
 			INSERT INTO visits (id, dog_id, on_date, start, minutes, state, sequence, changed_at, note, off_by)
 			SELECT ?1, id, ?3, ?4, ?5, ?6, 0, ?7, ?8, ?9 FROM dogs WHERE id = ?2
-			ON CONFLICT (id) DO UPDATE SET on_date = excluded.on_date, start = excluded.start, minutes = excluded.minutes,
-				state = excluded.state, sequence = sequence + 1, changed_at = excluded.changed_at, note = excluded.note, off_by = excluded.off_by`,
+			ON CONFLICT (id) DO UPDATE SET on_date = excluded.on_date, start = excluded.start,
+				minutes = excluded.minutes,
+				state = excluded.state, sequence = sequence + 1, changed_at = excluded.changed_at, note = excluded.note,
+					off_by = excluded.off_by`,
 			v.ID,
 			v.Dog.DogID,
 			v.On.String(),
@@ -243,7 +248,8 @@ func (s *Store) Candidates(ctx context.Context, today, until date.Date, most int
 	var rows []RoundDog
 	err := s.rows(ctx, &rows, `SELECT `+roundDog+` FROM dogs`+ofDogs+`
 		WHERE due_on <= ?2
-			AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.dog_id = dogs.id AND v.on_date >= ?1 AND v.state IN ('offered', 'agreed'))
+			AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.dog_id = dogs.id AND v.on_date >= ?1
+				AND v.state IN ('offered', 'agreed'))
 			AND NOT EXISTS (SELECT 1 FROM not_now n WHERE n.dog_id = dogs.id AND n.until_date > ?1)
 		ORDER BY due_on, dogs.id LIMIT ?3`, today.String(), until.String(), most)
 	return rows, err

@@ -28,7 +28,8 @@ type waitingRow struct {
 func (s *Store) WaitingList(ctx context.Context, from date.Date) ([]Waiting, error) {
 	var rows []waitingRow
 	err := s.rows(ctx, &rows, `SELECT waiting.on_date, waiting.note, waiting.told_at, `+roundDog+`
-		FROM waiting JOIN dogs ON dogs.id = waiting.dog_id`+ofDogs+` WHERE waiting.on_date >= ? ORDER BY waiting.on_date, told_at, dogs.id`, from.String())
+		FROM waiting JOIN dogs ON dogs.id = waiting.dog_id`+ofDogs+`
+		WHERE waiting.on_date >= ? ORDER BY waiting.on_date, told_at, dogs.id`, from.String())
 	all := make([]Waiting, len(rows))
 	for i, r := range rows {
 		all[i] = Waiting{Dog: r.RoundDog, On: r.On.Date, Note: r.Note, Told: moment(r.ToldAt)}

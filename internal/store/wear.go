@@ -80,8 +80,10 @@ func (s *Store) wear(ctx context.Context, tx *sqlx.Tx, days ...dateColumn) error
 	for _, on := range days {
 		var rows []stintRow
 		if err := s.selectAll(ctx, tx, []any{on}, query{&rows, `
-			SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, t.ground, t.ground_weight, t.ground_sum, s.on_date, '' AS recorded_at
-			FROM sittings s INDEXED BY sittings_by_day JOIN stints t ON t.sitting_id = s.id WHERE s.on_date = ? AND s.withdrawn_at IS NULL ORDER BY t.item_id`}); err != nil {
+			SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, t.ground, t.ground_weight, t.ground_sum,
+				s.on_date, '' AS recorded_at
+			FROM sittings s INDEXED BY sittings_by_day JOIN stints t ON t.sitting_id = s.id WHERE s.on_date = ?
+				AND s.withdrawn_at IS NULL ORDER BY t.item_id`}); err != nil {
 			return err
 		}
 		var day []stintRow
@@ -96,13 +98,15 @@ func (s *Store) wear(ctx context.Context, tx *sqlx.Tx, days ...dateColumn) error
 			}
 			day = append(day, r)
 		}
-		const before = `DELETE FROM worn WHERE on_date = ? AND item_id IN (SELECT id FROM kit_items)` // found by its key, and not by going through years
+		// found by its key, and not by going through years
+		const before = `DELETE FROM worn WHERE on_date = ? AND item_id IN (SELECT id FROM kit_items)`
 		if _, err := tx.ExecContext(ctx, before, on); err != nil {
 			return err
 		}
 		if err := insertAll(ctx, tx, `
 			INSERT INTO worn (item_id, on_date, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum)
-			VALUES (:item_id, :on_date, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight, :ground_sum)`, day); err != nil {
+			VALUES (:item_id, :on_date, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight,
+				:ground_sum)`, day); err != nil {
 			return err
 		}
 	}
@@ -124,13 +128,15 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 	var rows []stintRow
 	err := s.rows(ctx, &rows, `
 		WITH seen AS (SELECT DISTINCT on_date FROM kit_services WHERE withdrawn_at IS NULL)
-		SELECT item_id, sum(cuts) AS cuts, sum(seconds) AS seconds, sum(untimed) AS untimed, max(took_force) AS took_force,
+		SELECT item_id, sum(cuts) AS cuts, sum(seconds) AS seconds, sum(untimed) AS untimed,
+			max(took_force) AS took_force,
 				min(on_date) AS on_date, '' AS recorded_at FROM worn
 			WHERE on_date >= ?1 AND (cuts > 0 OR took_force > 0) AND on_date NOT IN (SELECT on_date FROM seen)
 			GROUP BY item_id, (SELECT count(*) FROM seen WHERE seen.on_date < worn.on_date)
 		UNION ALL
 		SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, s.on_date, s.recorded_at
-			FROM seen JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = seen.on_date JOIN stints t ON t.sitting_id = s.id
+			FROM seen JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = seen.on_date
+				JOIN stints t ON t.sitting_id = s.id
 			WHERE s.withdrawn_at IS NULL AND seen.on_date >= ?1`, since.String())
 	if err != nil {
 		return nil, err
@@ -147,7 +153,8 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 func (s *Store) Ground(ctx context.Context, item string, days int) (quick.Ground, error) {
 	var g groundColumns
 	err := s.row(ctx, &g, `
-		SELECT coalesce(sum(ground), 0) AS ground, coalesce(sum(ground_weight), 0.0) AS ground_weight, coalesce(sum(ground_sum), 0.0) AS ground_sum
+		SELECT coalesce(sum(ground), 0) AS ground, coalesce(sum(ground_weight), 0.0) AS ground_weight,
+			coalesce(sum(ground_sum), 0.0) AS ground_sum
 		FROM (SELECT ground, ground_weight, ground_sum FROM worn
 			WHERE item_id = ? AND (cuts > 0 OR seconds > 0 OR untimed > 0) ORDER BY on_date DESC LIMIT ?)`, item, days)
 	return quick.Ground(g), err

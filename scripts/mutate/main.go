@@ -137,8 +137,8 @@ func (c change) tested(dir string, within time.Duration) (noticed, compiles bool
 	ctx, cancel := context.WithTimeout(context.Background(), within)
 	defer cancel()
 	//nolint:gosec // our own arguments
-	out, err := exec.CommandContext(ctx, "go", "test", "-short", "-vet=off", "-overlay", overlay, "./"+filepath.Clean(dir)).
-		CombinedOutput()
+	test := exec.CommandContext(ctx, "go", "test", "-short", "-vet=off", "-overlay", overlay, "./"+filepath.Clean(dir))
+	out, err := test.CombinedOutput()
 
 	return err != nil, !bytes.Contains(out, []byte("[build failed]"))
 }

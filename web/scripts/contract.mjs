@@ -1,4 +1,5 @@
-// The contract is valid by a validator besides the one of the Go tests, and every question stands under a tag that is described.
+// The contract is valid by a validator besides the one of the Go tests, and every question stands under a tag that
+// is described.
 import SwaggerParser from '@apidevtools/swagger-parser'
 
 const contract = await SwaggerParser.validate(new URL('../../openapi.yaml', import.meta.url).pathname)

@@ -1,6 +1,8 @@
 import { expect, test, vi } from 'vitest'
 
-/** The browser's own formatter (CLDR) is the other way to write them; in German it puts a comma where none is wanted. */
+/**
+ * The browser's own formatter (CLDR) is the other way to write them; in German it puts a comma where none is wanted.
+ */
 test.each([
   ['en', 'en-GB'],
   ['de', 'de-DE'],

@@ -1,6 +1,9 @@
 import { $t } from './i18n'
 
-/** What stands in a date: the names of its weekday and month are texts like others (the browser's own formatter takes 55 ms to begin with). */
+/**
+ * What stands in a date: the names of its weekday and month are texts like others (the browser's own formatter takes 55
+ * ms to begin with).
+ */
 function parts(date: Date) {
   const day = date.getUTCDate()
   const two = (n: number) => String(n).padStart(2, '0')

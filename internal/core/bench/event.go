@@ -74,27 +74,30 @@ func (m Measure) what() measure.What {
 // Event is one thing that happened, told by whoever saw it. Its id is made there, so that
 // telling it twice changes nothing. What its kind does not need is left empty.
 type Event struct {
-	ID       string          `json:"id"`
-	At       time.Time       `json:"at"`
-	Kind     Kind            `json:"kind"`
-	Press    string          `json:"press,omitempty"` // that told it together with others: they are undone as one
-	Nail     *nail.Code      `json:"nail,omitempty"`
-	Paw      *nail.Paw       `json:"paw,omitempty"`
-	Colour   nail.Colour     `json:"colour,omitempty"`
-	Pass     kit.Pass        `json:"pass,omitempty"` // where round the nail a touch was
-	MM       float64         `json:"mm,omitempty"`
-	Measure  Measure         `json:"measure,omitempty"`
-	By       measure.Means   `json:"by,omitempty"` // its number was read with
-	SD       float64         `json:"sd_mm,omitempty"`
-	Landmark quick.Landmark  `json:"landmark,omitempty"`
-	Face     quick.Face      `json:"face,omitempty"`
-	End      state.Ended     `json:"end,omitempty"`     // of a nail that is done: what was said of its end, where no face was told
-	Assumed  bool            `json:"assumed,omitempty"` // of a nail that is done: its cuts are a plan's, as it was accepted
-	Stop     quick.EndPoint  `json:"stop,omitempty"`    // of the start: at which sign the hand stops
-	Hand     *hand.Slices    `json:"hand,omitempty"`    // of the start: how its slices come out, where that was measured
-	Held     dog.Position    `json:"held,omitempty"`    // of the start: how the dog is held
-	Hour     *int            `json:"hour,omitempty"`    // of the start: of the day where it was told, 0 to 23
-	Of       string          `json:"of,omitempty"`      // the event that it is about: the cut of a face, what is undone
+	ID       string         `json:"id"`
+	At       time.Time      `json:"at"`
+	Kind     Kind           `json:"kind"`
+	Press    string         `json:"press,omitempty"` // that told it together with others: they are undone as one
+	Nail     *nail.Code     `json:"nail,omitempty"`
+	Paw      *nail.Paw      `json:"paw,omitempty"`
+	Colour   nail.Colour    `json:"colour,omitempty"`
+	Pass     kit.Pass       `json:"pass,omitempty"` // where round the nail a touch was
+	MM       float64        `json:"mm,omitempty"`
+	Measure  Measure        `json:"measure,omitempty"`
+	By       measure.Means  `json:"by,omitempty"` // its number was read with
+	SD       float64        `json:"sd_mm,omitempty"`
+	Landmark quick.Landmark `json:"landmark,omitempty"`
+	Face     quick.Face     `json:"face,omitempty"`
+	// of a nail that is done: what was said of its end, where no face was told
+	End state.Ended `json:"end,omitempty"`
+	// of a nail that is done: its cuts are a plan's, as it was accepted
+	Assumed bool           `json:"assumed,omitempty"`
+	Stop    quick.EndPoint `json:"stop,omitempty"` // of the start: at which sign the hand stops
+	// of the start: how its slices come out, where that was measured
+	Hand     *hand.Slices    `json:"hand,omitempty"`
+	Held     dog.Position    `json:"held,omitempty"` // of the start: how the dog is held
+	Hour     *int            `json:"hour,omitempty"` // of the start: of the day where it was told, 0 to 23
+	Of       string          `json:"of,omitempty"`   // the event that it is about: the cut of a face, what is undone
 	Reaction temper.Reaction `json:"reaction,omitempty"`
 	Tool     kit.Tool        `json:"tool,omitempty"`
 	Item     string          `json:"item,omitempty"`

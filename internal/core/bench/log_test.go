@@ -203,7 +203,10 @@ func TestReplayEqualsLive(t *testing.T) {
 		for range rapid.IntRange(0, 30).Draw(t, "events") {
 			code := of(rapid.SampledFrom([]string{"LH3", "LF1", "RF4", "LH1"}).Draw(t, "nail"))
 			e := b.next(Event{
-				Kind: rapid.SampledFrom([]Kind{Took, Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done, Noted, Ended, Undone}).
+				Kind: rapid.SampledFrom([]Kind{
+					Took, Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done,
+					Noted, Ended, Undone,
+				}).
 					Draw(t, "kind"),
 				Nail:     code,
 				MM:       rapid.Float64Range(0, 3).Draw(t, "mm"),

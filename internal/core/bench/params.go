@@ -4,9 +4,10 @@ import "time"
 
 // Judgement (ours).
 const (
-	mostMeasure  = 80.0 // mm
-	mostNote     = 2000
-	mostEvents   = 5000          // of a sitting: a giant’s nails, sixty touches each, each told with its face, are half of it
+	mostMeasure = 80.0 // mm
+	mostNote    = 2000
+	// of a sitting: a giant’s nails, sixty touches each, each told with its face, are half of it
+	mostEvents   = 5000
 	longest      = 4 * time.Hour // beyond this the end was forgotten: no minutes are learnt from it
 	doubtSDs     = 5.0           // from what is believed, beyond which a landmark is asked for again
 	leastDoubtSD = 0.5           // mm: nobody tells a landmark better

@@ -47,13 +47,14 @@ const (
 
 // Handling is what the keeper knows of holding this dog.
 type Handling struct {
-	Order         Order
-	OwnOrder      []nail.Paw // all four, for OwnOrder
-	Position      Position
-	ByPaw         map[nail.Paw]Position // where one is held otherwise
-	Helper        Helping
-	Muzzle        bool
-	TipsMeanwhile bool // of a puppy: a nail or two a day is tipped while its paws are on a ladder; both schools have their dogs
+	Order    Order
+	OwnOrder []nail.Paw // all four, for OwnOrder
+	Position Position
+	ByPaw    map[nail.Paw]Position // where one is held otherwise
+	Helper   Helping
+	Muzzle   bool
+	// of a puppy: a nail or two a day is tipped while its paws are on a ladder; both schools have their dogs
+	TipsMeanwhile bool
 	Sore          bool // old or sore joints
 	SoreTold      bool // somebody has said whether
 	Noise         kit.Noise

@@ -24,11 +24,15 @@ type TrimmedNail struct {
 	Spare     float64     // mean spare, mm
 	PastPad   bool        // seen to reach past its pad
 	Rest      bool        // the last sitting did others and left it, though there was something to take
-	Margin    float64     // spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a millimetre
-	Least     float64
-	LongQuick bool      // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
-	Done      bool      // the last sitting took something off it
-	Unseen    bool      // nobody looked at its floor, or, of a dewclaw, measured it or saw its curl: it is only believed
+	// spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a
+	// millimetre
+	Margin float64
+	Least  float64
+	// the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
+	LongQuick bool
+	Done      bool // the last sitting took something off it
+	// nobody looked at its floor, or, of a dewclaw, measured it or saw its curl: it is only believed
+	Unseen    bool
 	NotBefore date.Date // before which it is not trimmed, since the dog said no; zero where nothing keeps it
 }
 
@@ -75,7 +79,8 @@ type NailDate struct {
 	Rule      Rule             // that decided
 	Weeks     map[Rule]float64 // what each rule said, weeks after the sitting; +Inf is never
 	LongQuick bool             // it reaches the floor before there is anything to take
-	CanWait   bool             // it is due only after the sitting that follows the next one; of a whole dog the verdict says it (package outlook)
+	// it is due only after the sitting that follows the next one; of a whole dog the verdict says it (package outlook)
+	CanWait bool
 }
 
 // RuleDate is what one rule alone would have said for the dog.
@@ -91,16 +96,19 @@ type Next struct {
 	Due      date.Date    // the working day to do it
 	Earliest date.Date    // the day the first nail is due, before working days are looked at
 	Late     bool         // there was no working day in time, so Due lies after Earliest
-	Cautious date.Date    // the working day if the nails grow faster than nine dogs in ten; of a whole dog see package outlook
-	MayTouch []nail.Code  // believed clear, and yet may touch already: a look would tell
-	Rule     Rule         // that decided
+	// the working day if the nails grow faster than nine dogs in ten; of a whole dog see package outlook
+	Cautious date.Date
+	MayTouch []nail.Code // believed clear, and yet may touch already: a look would tell
+	Rule     Rule        // that decided
 	Nails    []nail.Code
-	Touches  date.Date     // the day on which the first nail meets the floor, where that is before Due; else zero
-	First    []nail.Code   // the nails that meet it then
-	Again    []nail.Code   // that were done and stand on the floor again within the least wait: no date keeps them clear, a rhythm that brings them back does
-	Clear    rhythm.Rhythm // the longest that would keep it clear; empty where none would, or nothing touches
-	Rules    []RuleDate
-	PerNail  []NailDate
+	Touches  date.Date   // the day on which the first nail meets the floor, where that is before Due; else zero
+	First    []nail.Code // the nails that meet it then
+	// that were done and stand on the floor again within the least wait: no date keeps them clear, a rhythm that brings
+	// them back does
+	Again   []nail.Code
+	Clear   rhythm.Rhythm // the longest that would keep it clear; empty where none would, or nothing touches
+	Rules   []RuleDate
+	PerNail []NailDate
 }
 
 // After works out the next sitting. It returns fault.Fields when the trim cannot be.

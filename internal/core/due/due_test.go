@@ -76,7 +76,9 @@ func TestDewclawCurls(t *testing.T) {
 
 // Four weeks at most is the general ceiling, two the usual home advice (common practice, no source).
 func TestRhythmIsTheCeiling(t *testing.T) {
-	for every, days := range map[rhythm.Rhythm]int{rhythm.EveryOtherDay: 2, rhythm.TwiceAWeek: 3, rhythm.Weekly: 7, rhythm.Fortnightly: 14, rhythm.FourWeeks: 28} {
+	for every, days := range map[rhythm.Rhythm]int{
+		rhythm.EveryOtherDay: 2, rhythm.TwiceAWeek: 3, rhythm.Weekly: 7, rhythm.Fortnightly: 14, rhythm.FourWeeks: 28,
+	} {
 		tr := trim(on("LF3", 9, 0.2, 3))
 		tr.Rhythm = every
 		next, err := After(tr)

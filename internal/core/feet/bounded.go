@@ -106,7 +106,8 @@ func boundedNail(r record.NailRecord) fault.Fields {
 	var f fault.Fields
 	bounded(&f, "code", r.Code)
 	for name, n := range map[string]*measure.Number{
-		"length_before_mm": r.LengthBefore, "length_after_mm": r.LengthAfter, "gap_before_mm": r.GapBefore, "gap_after_mm": r.GapAfter, "spare_left_mm": r.SpareLeft,
+		"length_before_mm": r.LengthBefore, "length_after_mm": r.LengthAfter,
+		"gap_before_mm": r.GapBefore, "gap_after_mm": r.GapAfter, "spare_left_mm": r.SpareLeft,
 	} {
 		boundedNumber(&f, name, n)
 	}

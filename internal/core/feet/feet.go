@@ -237,7 +237,11 @@ func (f *Feet) trim(s record.Sitting, each func(f Feet, i int, r record.NailReco
 
 // Arrive takes what was seen before the first cut of a sitting.
 func (f *Feet) Arrive(a record.Arrival) {
-	count, told := map[record.Touching]state.Count{record.None: state.NoneTouch, record.Some: state.SomeTouch, record.Most: state.MostTouch}[a.Touching]
+	count, told := map[record.Touching]state.Count{
+		record.None: state.NoneTouch,
+		record.Some: state.SomeTouch,
+		record.Most: state.MostTouch,
+	}[a.Touching]
 	if told {
 		var toes []int
 		for i, n := range f.Nails {

@@ -18,9 +18,10 @@ type Section struct {
 	Days                  float64         // until it touches if nobody cuts it; +Inf when it never does
 	RateFrom              estimate.Source // where its growth is known from: assumed for its size, or learnt
 	TurnPerDay            float64         // how far growth turns the nail about its arc's centre in a day, radians
-	Measured              Measured        // the last length that somebody read, less what came off after it; of no day when nobody did
-	Cuts                  []SchoolCut
-	Slivers               [][2]claw.Point // where slivers run that come off one after the other, as they were asked for
+	// the last length that somebody read, less what came off after it; of no day when nobody did
+	Measured Measured
+	Cuts     []SchoolCut
+	Slivers  [][2]claw.Point // where slivers run that come off one after the other, as they were asked for
 }
 
 // SchoolCut is a school's cut with what it means for this nail's next weeks.

@@ -15,7 +15,9 @@ import (
 
 // Class bounds by adult weight: Salt et al. 2017, PLOS ONE 12(9): e0182064 (published).
 func TestWeightClasses(t *testing.T) {
-	for weight, under := range map[float64]float64{6.4: 6.5, 6.5: 9, 8.9: 9, 9: 15, 15: 30, 29.9: 30, 30: 40, 40: 0, 80: 0} {
+	for weight, under := range map[float64]float64{
+		6.4: 6.5, 6.5: 9, 8.9: 9, 9: 15, 15: 30, 29.9: 30, 30: 40, 40: 0, 80: 0,
+	} {
 		assert.Equal(t, under, ClassOf(weight).Under, "%v kg", weight)
 	}
 	for _, c := range SizeClasses() {
@@ -82,7 +84,9 @@ func TestWorkedExample(t *testing.T) {
 	gross := r.Gross(here)
 	assert.InDelta(t, 1.108, gross.Mean, 0.0005)
 	assert.InDelta(t, 0.201, gross.SD, 0.0005)
-	for group, net := range map[nail.Group]float64{nail.Fore: 0.799, nail.HindMiddle: 0.643, nail.HindOuter: 0.276, nail.Dewclaw: 1.108} {
+	for group, net := range map[nail.Group]float64{
+		nail.Fore: 0.799, nail.HindMiddle: 0.643, nail.HindOuter: 0.276, nail.Dewclaw: 1.108,
+	} {
 		assert.InDelta(t, net, r.Group(group, here).Mean, 0.0005, group)
 	}
 }

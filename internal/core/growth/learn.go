@@ -109,7 +109,8 @@ type Where struct {
 	Age      float64 // weeks
 	Weight   float64 // kg
 	Pavement float64 // km a week
-	Times    float64 // the usual growth by the book's own record of dogs of this size, times that of most dogs; 0: as most
+	// the usual growth by the book's own record of dogs of this size, times that of most dogs; 0: as most
+	Times float64
 }
 
 // Check returns the fields that cannot be, under the contract's names.

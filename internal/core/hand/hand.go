@@ -14,7 +14,8 @@ import (
 type Slices struct {
 	Times  float64 `json:"times,omitempty"`  // as thick as meant; 0: as meant
 	Spread float64 `json:"spread,omitempty"` // times how far most hands are off; 0: as far
-	Milder float64 `json:"milder,omitempty"` // share of the ends that its eye takes for the next milder face; 0: no more than most
+	// share of the ends that its eye takes for the next milder face; 0: no more than most
+	Milder float64 `json:"milder,omitempty"`
 }
 
 // Measured tells whether anything was.

@@ -38,10 +38,12 @@ type Offer struct {
 	Class    float64 // kg under which the dogs lie; 0 is the heaviest, or all
 	Dogs     int
 	Sittings int
-	Before   float64      // growth, mm a week of a grown dog; of faces, the spare at which the first sign shows on the mean, mm of a nail 7 mm deep; of the hand, how thick a millimetre is
-	After    float64      // the same by the record
-	Times    float64      // of growth, and of the hand
-	Faces    quick.Scales // of faces
+	// growth, mm a week of a grown dog; of faces, the spare at which the first sign shows on the mean, mm of a nail 7
+	// mm deep; of the hand, how thick a millimetre is
+	Before float64
+	After  float64      // the same by the record
+	Times  float64      // of growth, and of the hand
+	Faces  quick.Scales // of faces
 }
 
 // Taken is how much came off nails whose length was measured before and after clipping, beside what their slices were

@@ -20,9 +20,11 @@ type Quarter struct {
 	Dated   int      // trims that a date was said for
 	Kept    int      // of these, before it, on it or at most a week after it
 	Calm    *float64 // minutes until the first sign of unrest, on the mean of those that were noted; nil where none was
-	Drawn   *float64 // how far quicks are believed to have drawn back since each nail was first worked, mm on the mean; nil where none was worked twice
-	Noted   int      // of calm minutes
-	Dogs    int      // whose quicks those are
+	// how far quicks are believed to have drawn back since each nail was first worked, mm on the mean; nil where none
+	// was worked twice
+	Drawn *float64
+	Noted int // of calm minutes
+	Dogs  int // whose quicks those are
 }
 
 // quarters are those of the calendar in which a dog was trimmed, the earliest first, while they are worked out.
@@ -101,7 +103,8 @@ func QuartersTogether(all [][]Quarter) []Quarter {
 			sum = &Quarter{From: q.From}
 			by[q.From] = sum
 		}
-		sum.Trims, sum.Nails, sum.Bled, sum.Looked, sum.Touched = sum.Trims+q.Trims, sum.Nails+q.Nails, sum.Bled+q.Bled, sum.Looked+q.Looked, sum.Touched+q.Touched
+		sum.Trims, sum.Nails, sum.Bled = sum.Trims+q.Trims, sum.Nails+q.Nails, sum.Bled+q.Bled
+		sum.Looked, sum.Touched = sum.Looked+q.Looked, sum.Touched+q.Touched
 		sum.Dated, sum.Kept = sum.Dated+q.Dated, sum.Kept+q.Kept
 		sum.Calm, sum.Noted = meanOf(sum.Calm, sum.Noted, q.Calm, q.Noted)
 		sum.Drawn, sum.Dogs = meanOf(sum.Drawn, sum.Dogs, q.Drawn, q.Dogs)

@@ -282,9 +282,10 @@ func Together(all []Report) Report {
 		}
 		cuts := float64(one.Cuts.All())
 		r.Cuts.Brier, r.Cuts.Plain = r.Cuts.Brier+cuts*one.Cuts.Brier, r.Cuts.Plain+cuts*one.Cuts.Plain
-		for _, pair := range [][2]*Numbers{{&r.Lengths, &one.Lengths}, {&r.Spares, &one.Spares}, {&r.Gaps, &one.Gaps}, {&r.Minutes, &one.Minutes}} {
-			pair[0].add(*pair[1])
-		}
+		r.Lengths.add(one.Lengths)
+		r.Spares.add(one.Spares)
+		r.Gaps.add(one.Gaps)
+		r.Minutes.add(one.Minutes)
 		r.Presses.add(one.Presses)
 		r.Floors.add(one.Floors)
 		for group, g := range one.Growth {
@@ -297,7 +298,8 @@ func Together(all []Report) Report {
 			}
 		}
 		d, o := &r.Dates, one.Dates
-		d.Before, d.About, d.NotYet, d.Later, d.Untried = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet, d.Later+o.Later, d.Untried+o.Untried
+		d.Before, d.About, d.NotYet = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet
+		d.Later, d.Untried = d.Later+o.Later, d.Untried+o.Untried
 		l, left := &r.LeftOut, one.LeftOut
 		l.Assumed, l.Unlooked, l.Sittings = l.Assumed+left.Assumed, l.Unlooked+left.Unlooked, l.Sittings+left.Sittings
 	}

@@ -45,8 +45,9 @@ type Entry struct {
 // Progress is where a dog stands on its ladder on a day.
 type Progress struct {
 	Ladder
-	Step    int    // from 0; the number of steps when it is through
-	Streak  int    // calm tries one after the other on this step; of one that is passed paw by paw those of the paw with the fewest
+	Step int // from 0; the number of steps when it is through
+	// calm tries one after the other on this step; of one that is passed paw by paw those of the paw with the fewest
+	Streak  int
 	Paws    [4]int // of such a step, by nail.Paw
 	Done    bool
 	Ended   say.Line  // why no more is done today; empty when more may be

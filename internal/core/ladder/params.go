@@ -2,8 +2,9 @@ package ladder
 
 // Judgement (ours) unless it says otherwise.
 const (
-	Needed      = 3 // calm tries one after the other that take the dog a step up (trade: calm on repeated tries)
-	thinAfter   = 2 // days that end a step up, one after the other, before treats thin out (trade: they thin out as it goes well)
+	Needed = 3 // calm tries one after the other that take the dog a step up (trade: calm on repeated tries)
+	// days that end a step up, one after the other, before treats thin out (trade: they thin out as it goes well)
+	thinAfter   = 2
 	waitDays    = 7 // from the first day with a grinder to the first nail, at the least (trade: one to two weeks)
 	priorPassed = 2 // training days of a dog nobody knows: two of three end a step further up
 	priorStayed = 1

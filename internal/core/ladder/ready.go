@@ -40,10 +40,11 @@ func logBeta(a, b float64) float64 {
 
 // Ready is when a dog will be through its ladder, from its own pass rate.
 type Ready struct {
-	Early, Likely, Late date.Date // 10, 50 and 90 % sure to be through by then; zero when it is further off than a year of training
-	Chance              float64   // that a day of training ends a step further up
-	Days                int       // of training that this is learnt from
-	Every               float64   // days from one day of training to the next
+	// 10, 50 and 90 % sure to be through by then; zero when it is further off than a year of training
+	Early, Likely, Late date.Date
+	Chance              float64 // that a day of training ends a step further up
+	Days                int     // of training that this is learnt from
+	Every               float64 // days from one day of training to the next
 }
 
 // Ready tells when the dog will be through, as seen from today. A day that goes down counts as

@@ -16,13 +16,14 @@ import (
 
 // Read is what a picture says of a nail. What no point was put at stays nil.
 type Read struct {
-	Length  measure.Number
-	Gap     *measure.Number                   // from the lowest point to the floor
-	Quick   map[quick.Landmark]measure.Number // from the tip to where the quick is seen to end
-	Radius  *estimate.Estimate                // of the ridge's arc, mm; nil where it was not told, or is straight
-	PastPad *estimate.Estimate                // how far the tip stands out past the pad's edge, mm; negative: it does not
-	PxPerMM float64                           // at the nail
-	View    *View                             // nil where only a known distance was in the picture
+	Length measure.Number
+	Gap    *measure.Number                   // from the lowest point to the floor
+	Quick  map[quick.Landmark]measure.Number // from the tip to where the quick is seen to end
+	Radius *estimate.Estimate                // of the ridge's arc, mm; nil where it was not told, or is straight
+	// how far the tip stands out past the pad's edge, mm; negative: it does not
+	PastPad *estimate.Estimate
+	PxPerMM float64 // at the nail
+	View    *View   // nil where only a known distance was in the picture
 }
 
 // Read reads a nail off the picture. It returns fault.Fields, with what would be right, where the picture cannot be
@@ -173,7 +174,8 @@ type onPlane struct {
 	bent                                 bool
 	pxPerMM                              float64
 	view                                 View
-	reach                                float64 // of the farther end from the card's middle, as a share of the way to its corners
+	// of the farther end from the card's middle, as a share of the way to its corners
+	reach float64
 }
 
 func (s Shot) nail(m Marks) (n onPlane, is bool) {
@@ -190,7 +192,10 @@ func (s Shot) nail(m Marks) (n onPlane, is bool) {
 	for _, one := range []struct {
 		in   *Point
 		onto *Point
-	}{{m.Ridge, &n.ridge}, {m.Groove, &n.groove}, {m.Pink, &n.pink}, {m.Pad, &n.pad}, {m.Floor, &n.floor}, {m.Low, &n.low}} {
+	}{
+		{m.Ridge, &n.ridge}, {m.Groove, &n.groove}, {m.Pink, &n.pink},
+		{m.Pad, &n.pad}, {m.Floor, &n.floor}, {m.Low, &n.low},
+	} {
 		if one.in != nil {
 			*one.onto = h.Of(*one.in)
 			points = append(points, one.onto)
@@ -303,7 +308,8 @@ func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Num
 	if s.Reference == Card {
 		more, less := at(held.depth, held.lean+held.leanOff), at(held.depth, held.lean-held.leanOff)
 		add((more - less) / 2)
-		bent := ((more+less)/2 - mm) / (estimate.Z90 * estimate.Z90) // whichever way it leans it is seen too short: the mean of a square
+		// whichever way it leans it is seen too short: the mean of a square
+		bent := ((more+less)/2 - mm) / (estimate.Z90 * estimate.Z90)
 		add(bent * math.Sqrt2 * estimate.Z90)
 		add((at(held.depth+1, held.lean) - at(held.depth-1, held.lean)) / 2 * held.depthOff)
 		mm += bent

@@ -29,15 +29,16 @@ const (
 
 // Beyond these a picture is not read (judgement).
 const (
-	askewFrom    = 20.0  // degrees: from here on holding it squarely makes the range clearly narrower
-	mostTilt     = 60.0  // degrees between the card's plane and the picture's
-	leastPx      = 8.0   // pixels a millimetre at the nail
-	mostReach    = 2.0   // how far from the card's middle, as a share of the way to its corners
-	leastEdge    = 40.0  // pixels of the shortest edge of a card
-	mostKnown    = 300.0 // mm
-	leastApart   = 3.0   // pixels of two points
-	mostMisfit   = 0.05  // as a share: by how much four corners may differ from a card's, whatever the lens
-	misfitCounts = 1.5   // how many times what is left of that goes into a range: a wrong corner hides in part behind the lens
+	askewFrom  = 20.0  // degrees: from here on holding it squarely makes the range clearly narrower
+	mostTilt   = 60.0  // degrees between the card's plane and the picture's
+	leastPx    = 8.0   // pixels a millimetre at the nail
+	mostReach  = 2.0   // how far from the card's middle, as a share of the way to its corners
+	leastEdge  = 40.0  // pixels of the shortest edge of a card
+	mostKnown  = 300.0 // mm
+	leastApart = 3.0   // pixels of two points
+	mostMisfit = 0.05  // as a share: by how much four corners may differ from a card's, whatever the lens
+	// how many times what is left of that goes into a range: a wrong corner hides in part behind the lens
+	misfitCounts = 1.5
 	// straight is below which bend of a ridge, as a share of its chord, it is told as straight.
 	straight = 0.02
 	onALine  = 1e-6 // the same, and no circle goes through the three
@@ -48,9 +49,11 @@ const (
 	lensOff     = 0.12 // by how much a telephone's focal length may differ from the usual, as a share
 	stillWithin = 1.0  // how still a paw keeps to a card between two pictures, mm
 	leastBeside = 15.0 // degrees between two lines of sight, or they say nothing of depth
-	missedBy    = 1.6  // times what is told by handles, lens and a still paw: two lines of sight that miss each other by more show two things
-	mostLean    = 50.0 // degrees
-	mostDepth   = 30.0 // mm
+	// times what is told by handles, lens and a still paw: two lines of sight that miss each other by more show two
+	// things
+	missedBy  = 1.6
+	mostLean  = 50.0 // degrees
+	mostDepth = 30.0 // mm
 )
 
 // MostSide is how long a kept picture's longer side is at most, pixels.

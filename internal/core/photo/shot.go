@@ -110,7 +110,7 @@ func (s Shot) plane() (Homography, bool) {
 		k := s.MM / s.Handles[0].distance(s.Handles[1])
 		return Homography{k, 0, 0, 0, k, 0, 0, 0, 1}, true
 	}
-	long, is := Fit(s.Handles, corners(CardWidth, CardHeight))
+	long, is := Fit(s.Handles, CardCorners())
 	high, also := Fit(s.Handles, corners(CardHeight, CardWidth))
 	if !is || !also {
 		return Homography{}, false
@@ -121,7 +121,9 @@ func (s Shot) plane() (Homography, bool) {
 	return long, true
 }
 
-// corners are those of a card with a corner at the origin.
+// CardCorners are those of a card with a corner at the origin, in mm: along its long side first.
+func CardCorners() []Point { return corners(CardWidth, CardHeight) }
+
 func corners(width, height float64) []Point {
 	return []Point{{0, 0}, {width, 0}, {width, height}, {0, height}}
 }

@@ -55,7 +55,9 @@ func (n Exercise) Check() fault.Fields {
 }
 
 // stream parts a nail's chances from those of the others of its seed.
-func (n Exercise) stream() uint64 { return uint64(n.Number)<<8 | uint64(slices.Index(Kinds(), n.Kind)) } //nolint:gosec // never negative
+func (n Exercise) stream() uint64 {
+	return uint64(n.Number)<<8 | uint64(slices.Index(Kinds(), n.Kind)) //nolint:gosec // never negative
+}
 
 // horn names how the end after one of its moves is drawn.
 func (n Exercise) horn(move int) uint64 {

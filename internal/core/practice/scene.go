@@ -12,10 +12,11 @@ import (
 
 // Scene is a moment at the table: what is seen, what can be done, and what is right, with the reason.
 type Scene struct {
-	Key     string        // practice.scene_KEY is what is seen, practice.why_KEY the reason
-	Shows   Dog           // the dog in it, where it is about one
-	Under   *Underside    // what is to be looked at, where it is a nail from below
-	Feet    []claw.Stance // or a nail of each of a dog's feet on the floor: left fore, right fore, left hind, right hind
+	Key   string     // practice.scene_KEY is what is seen, practice.why_KEY the reason
+	Shows Dog        // the dog in it, where it is about one
+	Under *Underside // what is to be looked at, where it is a nail from below
+	// or a nail of each of a dog's feet on the floor: left fore, right fore, left hind, right hind
+	Feet    []claw.Stance
 	Choices []say.Key
 	Right   int      // of the choices
 	Reason  say.Line // where it is not told by the key alone
@@ -74,7 +75,9 @@ func (r Room) Moments(d Drill, seed int) []Scene {
 // again; three to four minutes as a rule; then the nail is done, or a veterinarian (trade; flour, a quiet floor and no
 // warm water are common practice, no source).
 func bleeding() (all []Scene) {
-	for _, key := range []string{"begins", "no_powder", "ten_seconds", "a_minute", "it_pulls", "stopped", "outside", "goes_on"} {
+	for _, key := range []string{
+		"begins", "no_powder", "ten_seconds", "a_minute", "it_pulls", "stopped", "outside", "goes_on",
+	} {
 		all = append(all, whatNowAbout("blood_"+key, 0))
 	}
 	return all

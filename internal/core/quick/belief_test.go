@@ -171,7 +171,10 @@ func TestWhatIsLeft(t *testing.T) {
 // The grid's short way to the chances is the textbook's long one, wherever what came off falls.
 func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 	for _, part := range []float64{0, 0.3} {
-		for _, at := range []shown{{light: false, depth: 6.0 / 7, part: part}, {light: true, depth: 1.2, part: part}, {light: false, depth: 1, part: part, milder: 0.3}} {
+		for _, at := range []shown{
+			{light: false, depth: 6.0 / 7, part: part}, {light: true, depth: 1.2, part: part},
+			{light: false, depth: 1, part: part, milder: 0.3},
+		} {
 			c, colour := at.chances(), map[bool]nail.Colour{false: nail.Dark, true: nail.Light}[at.light]
 			for place := range len(at.signs()) + 1 {
 				face := White

@@ -67,7 +67,8 @@ func (r Rhythm) IsUp() say.Line { return say.Of("rhythm.is_up_" + say.Key(r)) }
 type Dates string
 
 const (
-	ByFloor    Dates = "floor"    // when the first nail touches that a sitting could keep clear; the rhythm is the latest
+	// when the first nail touches that a sitting could keep clear; the rhythm is the latest
+	ByFloor    Dates = "floor"
 	ByCalendar Dates = "calendar" // on the rhythm, as it was agreed; what touches before is told
 )
 

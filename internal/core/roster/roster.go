@@ -79,8 +79,9 @@ type Row struct {
 type Table struct {
 	Header []string
 	Rows   [][]string
-	Lines  []int    // of the file, on which each row stands
-	Months []string // how the reader's language calls the months, January first, as often over as it has forms; none: English
+	Lines  []int // of the file, on which each row stands
+	// how the reader's language calls the months, January first, as often over as it has forms; none: English
+	Months []string
 }
 
 // Read reads rows as the columns say, the heading's words telling units.
@@ -130,11 +131,8 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 	}
 	if told[Owner] != "" {
 		for _, fault := range r.Owner.Check() {
-			f.Add(
-				map[string]string{"name": string(Owner), "address": string(reachColumn(r.Owner.Reach)), "note": string(Note)}[fault.Name],
-				fault.Value,
-				fault.Want,
-			)
+			column := map[string]Column{"name": Owner, "address": reachColumn(r.Owner.Reach), "note": Note}[fault.Name]
+			f.Add(string(column), fault.Value, fault.Want)
 		}
 	} else if told[Phone] != "" || told[Mail] != "" {
 		f.Add(string(Owner), "nothing", say.Of(mustBeANameWhere))

@@ -94,8 +94,9 @@ func Write(text string, f Facts) string {
 	for i, p := range f.Places {
 		places[i] = fmt.Sprintf("%d: %s", i+1, p)
 	}
-	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).
-		Replace(text)
+	return strings.NewReplacer(
+		"{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", "),
+	).Replace(text)
 }
 
 // Reminds tells whether tomorrow's owners are reminded at that time of day.

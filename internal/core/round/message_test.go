@@ -53,7 +53,8 @@ func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
 		assert.Equal(t, why, wordstest.Of(a.TooLate()))
 	}
 	for _, a := range []About{
-		{Kind: TellAgreed, Today: monday, Places: place(agreed)}, {Kind: TellPlaces, Today: monday, Places: place(nil)}, {Kind: TellDue, Today: monday},
+		{Kind: TellAgreed, Today: monday, Places: place(agreed)}, {Kind: TellPlaces, Today: monday, Places: place(nil)},
+		{Kind: TellDue, Today: monday},
 		{Kind: TellMissed, Today: monday.AddDays(1), Places: place(&Visit{On: monday, Start: At(10, 0), State: Missed})},
 	} {
 		assert.Empty(t, wordstest.Of(a.TooLate()))

@@ -230,7 +230,9 @@ func TestEveryPlanKeepsToTheDog(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		q := ask(func(q *Question) {
 			q.Dog.Workdays = date.Weekdays(rapid.IntRange(1, 127).Draw(t, "workdays"))
-			q.Dog.Handling.Order = rapid.SampledFrom([]dog.Order{dog.HindFirst, dog.LowerFirst, dog.HardestFirst, dog.HardestLast}).
+			q.Dog.Handling.Order = rapid.SampledFrom([]dog.Order{
+				dog.HindFirst, dog.LowerFirst, dog.HardestFirst, dog.HardestLast,
+			}).
 				Draw(t, "order")
 			q.Dog.Handling.Helper = rapid.SampledFrom([]dog.Helping{dog.Alone, dog.Wanted, dog.Needed}).
 				Draw(t, "helper")

@@ -35,7 +35,8 @@ const (
 	// leastPrior is the least mean spare with which a nail is taken up, mm: a nail always may have some.
 	leastPrior = 0.15
 
-	// Horn far past the floor wears or breaks: it begins wearPast beyond it, and wearReach farther as much goes as grows.
+	// Horn far past the floor wears or breaks: it begins wearPast beyond it, and wearReach farther as much goes as
+	// grows.
 	wearPast   = 3.0
 	wearReach  = 1.5
 	wearShare  = 0.8  // how far off what wears may be, as a share of it, independently each week

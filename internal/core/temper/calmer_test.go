@@ -11,7 +11,9 @@ import (
 
 // Jeffreys' interval of ten, 95 % (Brown, Cai, DasGupta 2001, Statist. Sci. 16, table 5; from memory).
 func TestJeffreysInterval(t *testing.T) {
-	for calm, want := range map[int][2]float64{0: {0, 0.217}, 1: {0.011, 0.381}, 2: {0.044, 0.503}, 3: {0.093, 0.606}, 4: {0.153, 0.696}, 5: {0.224, 0.776}} {
+	for calm, want := range map[int][2]float64{
+		0: {0, 0.217}, 1: {0.011, 0.381}, 2: {0.044, 0.503}, 3: {0.093, 0.606}, 4: {0.153, 0.696}, 5: {0.224, 0.776},
+	} {
 		low, high := Share{calm, 10}.Range()
 		assert.InDelta(t, want[0], low, 0.0006, "%d of 10", calm)
 		assert.InDelta(t, want[1], high, 0.0006, "%d of 10", calm)
@@ -70,7 +72,9 @@ func TestWhatMadeThemCalmComparesEachDogWithItself(t *testing.T) {
 		var days []Day
 		for i := range 10 {
 			helped := i < 8 && difficult || i < 2
-			calm := map[[2]bool]int{{true, true}: 5, {true, false}: 2, {false, true}: 10, {false, false}: 9}[[2]bool{difficult, helped}] > (i*7+k)%10
+			calm := map[[2]bool]int{
+				{true, true}: 5, {true, false}: 2, {false, true}: 10, {false, false}: 9,
+			}[[2]bool{difficult, helped}] > (i*7+k)%10
 			days = append(days, Day{Calm: calm, Was: map[Circumstance]bool{WithHelper: helped}})
 		}
 		dogs = append(dogs, days)

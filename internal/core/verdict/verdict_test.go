@@ -185,7 +185,10 @@ func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
 		keeper, quicked bool
 		hand            kit.Hand
 		want            verdict.RiskLimit
-	}{{false, false, kit.PractisedHand, verdict.Usual}, {true, false, kit.PractisedHand, verdict.Careful}, {false, false, kit.NewHand, verdict.Careful}, {false, true, kit.PractisedHand, verdict.Careful}} {
+	}{
+		{false, false, kit.PractisedHand, verdict.Usual}, {true, false, kit.PractisedHand, verdict.Careful},
+		{false, false, kit.NewHand, verdict.Careful}, {false, true, kit.PractisedHand, verdict.Careful},
+	} {
 		assert.Equal(t, c.want, verdict.For(quick.Full, c.hand, c.keeper, c.quicked).Limit, "%+v", c)
 	}
 }

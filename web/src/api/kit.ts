@@ -5,7 +5,9 @@ import { $t } from '../i18n'
 
 export const useKit = () => useQuery({ queryKey: ['kit'], queryFn: () => answered(client.GET('/api/kit')) })
 
-/** Every change answers with the whole kit as it then stands; plans that were made with the old one are asked for anew. */
+/**
+ * Every change answers with the whole kit as it then stands; plans that were made with the old one are asked for anew.
+ */
 function useKitChange<T>(change: (what: T) => Promise<Schemas['Kit']>, took?: (what: T) => void) {
   const cache = useQueryClient()
   return useMutation({

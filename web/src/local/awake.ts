@@ -5,7 +5,8 @@ import { onScopeDispose } from 'vue'
 export function useAwake() {
   const lock = useWakeLock()
   let over = false
-  const kept = lock.request('screen').then(() => (over ? lock.release() : undefined)) // given when nobody wants it any more
+  // given when nobody wants it any more
+  const kept = lock.request('screen').then(() => (over ? lock.release() : undefined))
   void kept.catch(() => undefined) // such as a battery that is low
   onScopeDispose(() => (over = true))
 }

@@ -47,7 +47,8 @@ export function useBench(dog: string, sitting: string) {
   let sending: Promise<void> | undefined
 
   function take(bench: Schemas['Bench']) {
-    const { rank_before = answer.value?.rank_before, rank_after = answer.value?.rank_after } = bench // a tap’s answer leaves them out
+    // a tap’s answer leaves them out
+    const { rank_before = answer.value?.rank_before, rank_after = answer.value?.rank_after } = bench
     answer.value = { ...bench, rank_before, rank_after }
     last.keep(answer.value)
     unreachable.value = false

@@ -80,7 +80,10 @@ async function sendWhole(w: Whole): Promise<Halt | undefined> {
   }
 }
 
-/** Saves a sitting or a walk-round: it waits here until the book has it, from any page. What the book refuses is put right on the screen. */
+/**
+ * Saves a sitting or a walk-round: it waits here until the book has it, from any page. What the book refuses is put
+ * right on the screen.
+ */
 export async function save(w: Whole) {
   await drop((await waiting(w.sitting)).filter(other => !isTap(other))) // as it was before it was put right
   atBench.add(w.sitting)

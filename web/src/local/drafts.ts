@@ -152,7 +152,8 @@ function fresh(plan: Schemas['Plan']): Draft {
 
 /** The sitting as it is sent. */
 export function sittingOf(draft: Draft, typed: (text: string) => number | undefined): Schemas['SittingInput'] {
-  const told = (text: string) => (text.trim() === '' ? undefined : (typed(text) ?? -1)) // refused by name, as no number is
+  // refused by name, as no number is
+  const told = (text: string) => (text.trim() === '' ? undefined : (typed(text) ?? -1))
   return {
     id: draft.id,
     on: draft.day,

@@ -6,7 +6,10 @@ import type { Router } from 'vue-router'
 export const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
 
-/** A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on; what a part of it opens comes before the screen. */
+/**
+ * A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on; what a part
+ * of it opens comes before the screen.
+ */
 export const onKey = (handle: (event: KeyboardEvent) => void) =>
   onMounted(() => useEventListener('keydown', handle, { capture: true }))
 
@@ -36,7 +39,8 @@ export function useGlobalKeys(router: Router, help: () => void) {
   useEventListener('keydown', event => {
     if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const dog = router.currentRoute.value.params.dogId
-    const place = event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : places[event.key] // of the dog one is looking at
+    // of the dog one is looking at
+    const place = event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : places[event.key]
     if (Date.now() - going < 1500 && place) {
       event.preventDefault()
       going = 0

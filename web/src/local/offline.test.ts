@@ -20,8 +20,10 @@ interface Case {
 const cases = kept as unknown as Case[]
 const told = (cuts: Nail['cuts']) => cuts.map(c => [c.id, c.mm, c.face])
 
-/** The cases are the server's own answers (internal/api/offline_cases_test.go writes them): the browser alone must show the
- * same of what happened, and be no bolder: where the server stops it stops, and no cut is thicker than a tip's. */
+/**
+ * The cases are the server's own answers (internal/api/offline_cases_test.go writes them): the browser alone must show
+ * the same of what happened, and be no bolder: where the server stops it stops, and no cut is thicker than a tip's.
+ */
 for (const one of cases) {
   test(one.Name, () => {
     const shown = over(structuredClone(one.Before) as unknown as Schemas['Bench'], one.Pending, '')
@@ -31,12 +33,14 @@ for (const one of cases) {
       const browser = shown.nails[i] as unknown as Nail
       const { advice, asks, cuts, colour, ...happened } = server
       expect(browser).toMatchObject(happened)
-      if (one.Pending.some(e => e.kind === 'colour')) expect(browser.colour).toBe(colour) // else the server reads it off the faces
+      // else the server reads it off the faces
+      if (one.Pending.some(e => e.kind === 'colour')) expect(browser.colour).toBe(colour)
       expect(told(browser.cuts)).toEqual(told(cuts))
       if (advice.action === 'stop') expect(browser.advice.action).toBe('stop')
       if (browser.advice.action === 'sliver' && browser.advice.cut_mm !== before.advice.cut_mm)
         expect(browser.advice.cut_mm).toBeLessThanOrEqual(server.thin_mm)
-      if (advice.action === 'sliver' && server.cuts.length > 0) expect(browser.advice.action).toBe('sliver') // nor does it stop where all is white
+      // nor does it stop where all is white
+      if (advice.action === 'sliver' && server.cuts.length > 0) expect(browser.advice.action).toBe('sliver')
       if (asks === 'face') expect(browser.asks).toBe('face')
     })
   })

@@ -14,12 +14,15 @@ export function hearSeen(response: Response): boolean {
 /** Whoever may not come in any more has nothing of what was last seen here. */
 export const forgetSeen = () => ('caches' in window ? caches.delete('seen') : Promise.resolve(false))
 
-/** A device that was withdrawn keeps nothing of the book: not what it saw, not a bench, not what was still to be sent. */
+/**
+ * A device that was withdrawn keeps nothing of the book: not what it saw, not a bench, not what was still to be sent.
+ */
 export async function forgetAll() {
   try {
     localStorage.clear()
     indexedDB.deleteDatabase('fribbet')
-    await Promise.race([dropCaches(), new Promise(over => setTimeout(over, 1000))]) // the browser drops them by itself, too
+    // the browser drops them by itself, too
+    await Promise.race([dropCaches(), new Promise(over => setTimeout(over, 1000))])
   } catch {
     // what the browser does not give, it did not keep
   }

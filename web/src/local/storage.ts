@@ -1,6 +1,8 @@
 import { ref } from 'vue'
 
-/** What this browser keeps as text. Where it may not, or there is no room, a page keeps it for as long as it is open. */
+/**
+ * What this browser keeps as text. Where it may not, or there is no room, a page keeps it for as long as it is open.
+ */
 const page = new Map<string, string>()
 /** Whether it is kept beyond the page. */
 export const textKeeps = ref(true)

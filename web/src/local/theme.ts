@@ -10,7 +10,9 @@ const chosen = ref((readText(key) as Theme | null) ?? 'auto')
 
 export const chosenTheme = () => chosen.value
 
-/** Shows the page in another theme as soon as another is chosen, here or in the system; at first public/theme.js did. */
+/**
+ * Shows the page in another theme as soon as another is chosen, here or in the system; at first public/theme.js did.
+ */
 export const followTheme = () =>
   watch([chosen, usePreferredDark()], () => window.applyTheme(chosen.value), { flush: 'sync' })
 

@@ -8,7 +8,10 @@ import { useUnits } from '../units'
 import ReliabilityBar from './ReliabilityBar.vue'
 import TrendPictures from './TrendPictures.vue'
 
-/** How trims went by quarter, what was said before each beside what then was, and what could not be held against anything. */
+/**
+ * How trims went by quarter, what was said before each beside what then was, and what could not be held against
+ * anything.
+ */
 const props = defineProps<{ data: Schemas['Hindsight'] }>()
 const { length } = useUnits()
 const scored = (n: Schemas['HindsightNumbers']) =>

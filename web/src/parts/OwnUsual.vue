@@ -6,7 +6,10 @@ import { $t } from '../i18n'
 import { useUnits } from '../units'
 import RefusalNote from './RefusalNote.vue'
 
-/** What the book's own record would say is usual, beside what is; used only where somebody says so, and taken back in one press. */
+/**
+ * What the book's own record would say is usual, beside what is; used only where somebody says so, and taken back in
+ * one press.
+ */
 defineProps<{ own: Schemas['OwnUsual'][] }>()
 const { length, weight } = useUnits()
 const use = useOwnUsual()

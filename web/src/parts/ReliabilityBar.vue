@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** How many bled beside how many were to: the bar is where a reliable forecast falls nine times in ten, the mark what was. */
+/**
+ * How many bled beside how many were to: the bar is where a reliable forecast falls nine times in ten, the mark what
+ * was.
+ */
 const props = defineProps<{ was: number; low: number; high: number; beyond: boolean }>()
 const wide = 160
 const at = (n: number) => 6 + (n / Math.max(props.high, props.was, 1)) * (wide - 12)

@@ -3,7 +3,9 @@ import { computed, useId } from 'vue'
 import { sizes, type Bar, type Size } from './layout'
 import { crack, curl, outline, touch } from './outline'
 
-/** One nail: quick solid, the uncertain stretch fading, spare hatched, its end flat on the floor or pointed above it. */
+/**
+ * One nail: quick solid, the uncertain stretch fading, spare hatched, its end flat on the floor or pointed above it.
+ */
 const props = defineProps<{ bar: Bar; x: number; size: Size; perMm: number; mark?: string; selected?: boolean }>()
 
 const s = computed(() => sizes[props.size])

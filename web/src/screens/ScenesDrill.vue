@@ -10,7 +10,10 @@ import { act, isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
 import DogSketch from './practice/DogSketch.vue'
 
-/** Moments at the table, one after the other: go on, ease off, or stop, and what now; or a nail that bleeds, against the clock. */
+/**
+ * Moments at the table, one after the other: go on, ease off, or stop, and what now; or a nail that bleeds, against the
+ * clock.
+ */
 const props = defineProps<{ drill: Schemas['ScenesInput']['drill'] }>()
 const route = useRoute()
 const router = useRouter()

@@ -113,7 +113,10 @@ const refused = computed(() => {
 /** One nail, or the whole paw at once and then its exceptions. */
 const scope = ref<'nail' | 'paw'>('nail')
 const paw = computed(() => look.value?.code.slice(0, 2) ?? '')
-/** What is told of a paw is told of each of its nails: floor (a dewclaw has none), colour and shape. The rest is one nail's own. */
+/**
+ * What is told of a paw is told of each of its nails: floor (a dewclaw has none), colour and shape. The rest is one
+ * nail's own.
+ */
 function tell(what: Partial<Schemas['Look']>) {
   Object.assign(looks.value[current.value]!, what)
   if (scope.value === 'nail') return

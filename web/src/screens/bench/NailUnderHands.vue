@@ -19,6 +19,7 @@ const width = 340,
 const per = computed(() => (width - 2 * left) / props.nail.length_mm)
 const at = (mm: number) => left + mm * per.value
 const end = computed(() => props.nail.length_mm - props.nail.removed_mm)
+const tip = computed(() => `${at(props.nail.length_mm)} ${top + height * 0.45}`)
 const sure = computed(() => Math.max(0, props.nail.length_mm - props.nail.spare.p95_mm))
 const may = computed(() => Math.min(end.value, props.nail.length_mm - props.nail.spare.p05_mm))
 const likely = computed(() => Math.min(end.value, props.nail.length_mm - props.nail.spare.median_mm))
@@ -70,10 +71,7 @@ const says = computed(() =>
         <rect width="2.5" height="7" fill="var(--spare)" />
       </pattern>
     </defs>
-    <path
-      :d="`M${at(end)} ${top + height * 0.12} L${at(nail.length_mm)} ${top + height * 0.45} L${at(end)} ${top + height}`"
-      class="ghost"
-    />
+    <path :d="`M${at(end)} ${top + height * 0.12} L${tip} L${at(end)} ${top + height}`" class="ghost" />
     <path
       :d="`M${at(0)} ${top} L${at(end)} ${top + height * 0.12} V${top + height * 0.9} L${at(0)} ${top + height} Z`"
       class="horn"

@@ -37,7 +37,8 @@ function begin() {
   largest.value = bare(form.value.largest_cut_mm)
   open.value = true
 }
-const told = (text: string) => (text.trim() === '' ? undefined : (number(text) ?? -1)) // refused by name, as no number is
+// refused by name, as no number is
+const told = (text: string) => (text.trim() === '' ? undefined : (number(text) ?? -1))
 function save() {
   mutate(
     {

@@ -2,7 +2,10 @@
 import { ref } from 'vue'
 import { kept } from '../../local/kept'
 
-/** A section that is closed until somebody opens it, and stays as it was left, on every dog; closed, it says itself in one line. */
+/**
+ * A section that is closed until somebody opens it, and stays as it was left, on every dog; closed, it says itself in
+ * one line.
+ */
 const props = defineProps<{ name: string; title: string; line: string }>()
 const store = kept<boolean>(`fribbet-dog-${props.name}`)
 const open = ref(store.read() ?? false)

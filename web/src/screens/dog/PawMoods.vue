@@ -6,7 +6,9 @@ import type { Schemas } from '../../api/client'
 import { fullDayOf, shortDayOf } from '../../dates'
 import { pawWords, reactionOf } from '../../words'
 
-/** How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm. */
+/**
+ * How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm.
+ */
 const props = defineProps<{ moods: Schemas['Mood'][]; calmer: Schemas['Calmer'][]; training: string; dogId: string }>()
 const most = 26
 const shown = computed(() => props.moods.slice(-most))

@@ -51,7 +51,8 @@ function save() {
       on_item_id: bit.value ? on_item_id : undefined,
       expires: supplied(kind.value.shelf) && expires ? expires : undefined,
       stock: supplied(kind.value.shelf) ? (stock ?? 'full') : undefined,
-      limit: kind.value.counts === 'nothing' || limit.value.trim() === '' ? undefined : (number(limit.value) ?? -1), // refused by name, as no number is
+      // refused by name, as no number is
+      limit: kind.value.counts === 'nothing' || limit.value.trim() === '' ? undefined : (number(limit.value) ?? -1),
     },
     { onSuccess: () => emit('kept') },
   )

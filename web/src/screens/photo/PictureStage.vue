@@ -10,7 +10,10 @@ export interface Handle {
   corner?: boolean
 }
 
-/** The picture with handles to drag: a grip below the point, so that no thumb covers what it points at, a magnifying ring, and arrow keys. */
+/**
+ * The picture with handles to drag: a grip below the point, so that no thumb covers what it points at, a magnifying
+ * ring, and arrow keys.
+ */
 const props = defineProps<{
   picture: { src: string; width: number; height: number }
   alt: string
@@ -20,7 +23,10 @@ const props = defineProps<{
   pressed?: boolean
   pending?: boolean
 }>()
-/** press: on the picture itself, where that means something; where one more point is pending, on a grip as well, which may lie over the place. */
+/**
+ * press: on the picture itself, where that means something; where one more point is pending, on a grip as well, which
+ * may lie over the place.
+ */
 const emit = defineEmits<{ move: [key: string, x: number, y: number]; press: [x: number, y: number] }>()
 const active = defineModel<string>()
 
@@ -52,7 +58,8 @@ function nearest(event: PointerEvent) {
 function down(event: PointerEvent) {
   const h = nearest(event)
   active.value = h.key
-  sheet.value!.querySelector<HTMLElement>(`[data-key="${h.key}"]`)?.focus({ preventScroll: true }) // arrow keys go on with it
+  // arrow keys go on with it
+  sheet.value!.querySelector<HTMLElement>(`[data-key="${h.key}"]`)?.focus({ preventScroll: true })
   held = { h, x: event.clientX / perPixel.value - h.x, y: event.clientY / perPixel.value - h.y }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }

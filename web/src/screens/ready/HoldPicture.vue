@@ -5,7 +5,10 @@ import { $t } from '../../i18n'
 import { positions, pawWords } from '../../words'
 import { head, poses } from './holds'
 
-/** How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe, the cutter on the side of its hand. */
+/**
+ * How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe, the cutter on the
+ * side of its hand.
+ */
 const props = defineProps<{ hold: Schemas['Hold'] }>()
 const pose = computed(() => poses[props.hold.position])
 const hind = computed(() => props.hold.paw.endsWith('H'))

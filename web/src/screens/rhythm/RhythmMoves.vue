@@ -19,7 +19,8 @@ const width = 920,
   top = 16,
   foot = 40
 const mostDays = 46
-const x = (days: number) => left + (Math.sqrt(Math.min(days, mostDays)) / Math.sqrt(mostDays)) * (width - left - right) // short rhythms lie close: a root spreads them
+// short rhythms lie close: a root spreads them
+const x = (days: number) => left + (Math.sqrt(Math.min(days, mostDays)) / Math.sqrt(mostDays)) * (width - left - right)
 const reach = computed(() => Math.max(0.5, ...props.outlooks.map(o => Math.abs(o.quick_move_mm))) * 1.15)
 const y = (mm: number) => top + ((reach.value - mm) / (2 * reach.value)) * (height - top - foot)
 const even = computed(

@@ -9,7 +9,10 @@ import RefusalNote from '../../parts/RefusalNote.vue'
 import AppIcon from '../../parts/AppIcon.vue'
 import { visitStates } from './words'
 
-/** The day as a strip of time along the rule: each dog a bar as long as it takes, free places as gaps that say who would fit. */
+/**
+ * The day as a strip of time along the rule: each dog a bar as long as it takes, free places as gaps that say who would
+ * fit.
+ */
 const props = defineProps<{ day: Schemas['RoundDay'] }>()
 const chosen = defineModel<string>()
 /** Another day of the week above, over which a bar hangs. */
