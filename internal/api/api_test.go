@@ -10,7 +10,6 @@ import (
 	"net/http"
 	"net/http/httptest"
 	"os"
-	"path/filepath"
 	"strings"
 	"testing"
 	"testing/fstest"
@@ -18,7 +17,6 @@ import (
 
 	"github.com/getkin/kin-openapi/openapi3filter"
 	"github.com/getkin/kin-openapi/routers"
-	"github.com/getkin/kin-openapi/routers/gorillamux"
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -26,6 +24,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/store"
+	"fribbet/internal/store/storetest"
 )
 
 // client talks to the whole interface over HTTP, on a real SQLite file.
@@ -44,7 +43,7 @@ type client struct {
 
 func newClient(t *testing.T) *client {
 	t.Helper()
-	return clientOf(t, filepath.Join(t.TempDir(), "a book.db"))
+	return clientOf(t, storetest.Empty(t))
 }
 
 // started is what a program of the tests is started with.
@@ -76,10 +75,7 @@ func clientOf(t *testing.T, path string, with ...func(*started)) *client {
 	require.NoError(t, err)
 	c.server = httptest.NewServer(handler)
 	t.Cleanup(c.server.Close)
-	spec, err := contract.GetSpec()
-	require.NoError(t, err)
-	spec.Servers = nil
-	c.router, err = gorillamux.NewRouter(spec)
+	c.router, err = promised()
 	require.NoError(t, err)
 	return c
 }

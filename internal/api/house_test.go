@@ -4,7 +4,6 @@ import (
 	"bufio"
 	"context"
 	"net/http"
-	"path/filepath"
 	"strings"
 	"testing"
 	"time"
@@ -15,6 +14,7 @@ import (
 
 	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
+	"fribbet/internal/store/storetest"
 )
 
 func TestAHouseThatIsClosedSaysSo(t *testing.T) {
@@ -36,7 +36,7 @@ func (h house) Addresses() []string { return h.addresses }
 func (h house) Fingerprint() string { return "AB:CD" }
 
 func TestACodeIsShownOnTheMachineItself(t *testing.T) {
-	path := filepath.Join(t.TempDir(), "book.db")
+	path := storetest.Empty(t)
 	a, err := access.Open(path, time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })

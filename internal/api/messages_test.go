@@ -15,13 +15,14 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/round"
 	"fribbet/internal/standin"
+	"fribbet/internal/store/storetest"
 )
 
 // posted is a groomer's book with dogs of owners, its message service, and a round of the post, some seconds later.
 func posted(t *testing.T, dogs int) (c *client, all []contract.Dog, g *standin.Gateway, post func()) {
 	t.Helper()
 	var err error
-	c = clientOf(t, filepath.Join(t.TempDir(), "book.db"), func(o *started) {
+	c = clientOf(t, storetest.Empty(t), func(o *started) {
 		g, err = standin.OpenGateway(filepath.Join(t.TempDir(), "gateway.jsonl"), func() time.Time { return c.now })
 		require.NoError(t, err)
 		o.around.Gateway = g

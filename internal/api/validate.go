@@ -6,9 +6,11 @@ import (
 	"net/http"
 	"regexp"
 	"strings"
+	"sync"
 
 	"github.com/getkin/kin-openapi/openapi3"
 	"github.com/getkin/kin-openapi/openapi3filter"
+	"github.com/getkin/kin-openapi/routers"
 	"github.com/getkin/kin-openapi/routers/gorillamux"
 	"github.com/gin-gonic/gin"
 	"github.com/google/uuid"
@@ -27,14 +29,19 @@ func init() {
 	openapi3.DefineStringFormatValidator("uuid", openapi3.NewCallbackValidator(uuid.Validate))
 }
 
-// validator refuses requests that do not keep to the contract.
-func validator() (gin.HandlerFunc, error) {
+// promised finds what the contract says of a request; to read all of it takes a while, and it stays the same.
+var promised = sync.OnceValues(func() (routers.Router, error) {
 	spec, err := contract.GetSpec()
 	if err != nil {
 		return nil, err
 	}
 	spec.Servers = nil // any address that reaches us will do
-	router, err := gorillamux.NewRouter(spec)
+	return gorillamux.NewRouter(spec)
+})
+
+// validator refuses requests that do not keep to the contract.
+func validator() (gin.HandlerFunc, error) {
+	router, err := promised()
 	if err != nil {
 		return nil, err
 	}

@@ -3,7 +3,6 @@ package book
 import (
 	"context"
 	"errors"
-	"path/filepath"
 	"testing"
 	"time"
 
@@ -21,6 +20,7 @@ import (
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
+	"fribbet/internal/store/storetest"
 )
 
 var ctx = context.Background()
@@ -28,7 +28,7 @@ var ctx = context.Background()
 // opened is an empty book on 24 November 2026, a Tuesday, late in the evening in a zone east of Greenwich.
 func opened(t *testing.T) *Book {
 	t.Helper()
-	kept, err := store.Open(ctx, filepath.Join(t.TempDir(), "book.db"))
+	kept, err := store.Open(ctx, storetest.Empty(t))
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	east := time.FixedZone("east", 9*3600)

@@ -24,6 +24,7 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/demo"
 	"fribbet/internal/store"
+	"fribbet/internal/store/storetest"
 	"fribbet/internal/words/wordstest"
 )
 
@@ -31,7 +32,7 @@ var noon = time.Date(2026, 11, 24, 12, 0, 0, 0, time.UTC)
 
 func aBook(t *testing.T) (*book.Book, *store.Store) {
 	t.Helper()
-	kept, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "book.db"), store.ThrowAway)
+	kept, err := store.Open(t.Context(), storetest.Empty(t), store.ThrowAway)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	var asked atomic.Int64 // each backup has its own moment

@@ -72,7 +72,7 @@ func TestArrowsPointOneWay(t *testing.T) {
 		"words":     {"core", "words"},
 		"drawn":     {"core"},
 		"standin":   {"core"},
-		"store":     {"core"},
+		"store":     {"core", "store"},
 		"formats":   {"core"},
 		"visitor":   {},
 		"sampled":   {},

@@ -27,23 +27,9 @@ import (
 
 // Fill writes the demonstration into an empty book.
 func Fill(ctx context.Context, b *book.Book) error {
-	err := b.ChangeSettings(ctx, store.Settings{
-		Role: book.Groomer, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: quick.Margin,
-		Workdays: date.WeekdaysOf(time.Tuesday, time.Wednesday, time.Thursday, time.Friday, time.Saturday),
-	})
+	dogs, err := fillDogs(ctx, b)
 	if err != nil {
 		return err
-	}
-	if err := fillKit(ctx, b); err != nil {
-		return err
-	}
-	dogs := map[string]uuid.UUID{}
-	for _, s := range scenarios {
-		id, err := s.fill(ctx, b)
-		if err != nil {
-			return err
-		}
-		dogs[s.name] = id
 	}
 	if err := fillPictures(ctx, b, dogs); err != nil {
 		return err
@@ -55,6 +41,29 @@ func Fill(ctx context.Context, b *book.Book) error {
 		return err
 	}
 	return fillRound(ctx, b, dogs)
+}
+
+// fillDogs tells how the groomer works, with what, and of every dog all that happened to it; their ids by name.
+func fillDogs(ctx context.Context, b *book.Book) (map[string]uuid.UUID, error) {
+	err := b.ChangeSettings(ctx, store.Settings{
+		Role: book.Groomer, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: quick.Margin,
+		Workdays: date.WeekdaysOf(time.Tuesday, time.Wednesday, time.Thursday, time.Friday, time.Saturday),
+	})
+	if err != nil {
+		return nil, err
+	}
+	if err := fillKit(ctx, b); err != nil {
+		return nil, err
+	}
+	dogs := map[string]uuid.UUID{}
+	for _, s := range scenarios {
+		id, err := s.fill(ctx, b)
+		if err != nil {
+			return nil, err
+		}
+		dogs[s.name] = id
+	}
+	return dogs, nil
 }
 
 // chance is a dog's own, so that a change to one dog leaves the others as they were.
