@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check format generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
+.PHONY: demo build test quick check check-go check-web format generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -26,12 +26,17 @@ web/public/licences.txt: go.mod web/package-lock.json scripts/licences | web/nod
 web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/src web/public -type f) web/index.html web/vite.config.ts
 	cd web && npm run build
 
-# Everything that CI holds to, quickest first.
-test: chromium build generated-fresh check
-	@$(MAKE) --no-print-directory -j2 --output-sync=target unit e2e # a browser waits more than it works
+# Everything that CI holds to, two things at once: a browser waits more than it works.
+test: chromium web/node_modules
+	@$(MAKE) --no-print-directory -j2 --output-sync=target build check-web generated-fresh
+	@$(MAKE) --no-print-directory -j2 --output-sync=target e2e check-go unit
 
-check: web/node_modules
+check: check-go check-web
+
+check-go:
 	$(GO) tool -modfile=tools/go.mod golangci-lint run $(PACKAGES) ./scripts/...
+
+check-web: web/node_modules
 	cd web && npm run check
 
 # Lays everything out as `make check` wants it.
@@ -41,17 +46,18 @@ format: web/node_modules
 
 # While one works. It leaves out the simulations, the browser and the pictures, which `make test` has.
 quick: check
-	$(GO) test -short ./cmd/... ./internal/...
+	$(GO) test -short -vet=off ./cmd/... ./internal/...
 
+# Without vet, which `make check` has.
 unit:
-	$(GO) test ./cmd/... ./internal/...
+	$(GO) test -vet=off ./cmd/... ./internal/...
 
-# Every row of the pages of figures in docs/: `make test` works out every third.
+# Every row of the pages of figures in docs/: `make test` works out every fifth.
 simulate:
-	FRIBBET_ROWS=all $(GO) test -count=1 -timeout 60m ./internal/core/...
+	FRIBBET_ROWS=all $(GO) test -count=1 -timeout 60m ./internal/core/... ./internal/phototest
 
 e2e: build
-	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 60m ./e2e/...
+	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -parallel 2 -timeout 60m ./e2e/...
 
 # Which small changes of the core no test notices: N of each package, by chance; N=60 is a night's work.
 N ?= 12

@@ -53,6 +53,7 @@ func aBook(t *testing.T) string {
 
 // A backup that is killed at any moment leaves no half one under its name, and the book as it was.
 func TestABackupThatIsKilledIsNoBackup(t *testing.T) {
+	t.Parallel()
 	path := aBook(t)
 	dir := t.TempDir()
 	usually := run(t, "backup", "--data", path, filepath.Join(dir, "first.db"))
@@ -76,6 +77,7 @@ func TestABackupThatIsKilledIsNoBackup(t *testing.T) {
 // A restore that is killed at any moment leaves the old book or the new one, whole, and is done when it is
 // asked for again.
 func TestARestoreThatIsKilledLeavesOneBookOrTheOther(t *testing.T) {
+	t.Parallel()
 	path := aBook(t)
 	dir := t.TempDir()
 	empty, full := filepath.Join(dir, "empty.db"), filepath.Join(dir, "full.db")
@@ -112,6 +114,7 @@ func TestARestoreThatIsKilledLeavesOneBookOrTheOther(t *testing.T) {
 
 // On the screen: a backup, a dog more, back to the backup, and back to what that replaced.
 func TestABackupIsPutBackOnTheScreen(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	settings := program.address + "/settings/backup"
 	p.open(settings)

@@ -70,15 +70,12 @@ func (p page) toGo() int {
 	return n
 }
 
-// saving is how long a tap takes, at most, to show as waiting.
-const saving = 300 * time.Millisecond
-
-// saved waits until nothing waits in the browser any more.
+// saved waits until nothing waits in the browser any more: a tap goes into its own database first, and waits there.
 func (p page) saved() {
 	p.t.Helper()
-	time.Sleep(saving) // a tap is in the browser's own database first, and shows as waiting only then
 	p.waits(
-		rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`),
+		rod.Eval(`() => document.body !== null && !document.querySelector('[aria-busy=true]') &&
+			!document.body.innerText.includes('not yet saved')`),
 		"everything saved",
 	)
 }
@@ -86,6 +83,7 @@ func (p page) saved() {
 // One press a nail is enough for a whole dog, by keys, by a two-button pedal, and by thumb: as planned, or
 // what the end shows.
 func TestAWholeDogIsAPressANail(t *testing.T) {
+	t.Parallel()
 	for way, told := range map[string]func(p page, nail int){
 		"keys": func(p page, nail int) {
 			if nail%3 == 0 {
@@ -126,6 +124,7 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 
 // However fast one presses, each press is the next nail's; and a calm dog's eighteen nails are eighteen presses.
 func TestEighteenNailsInEighteenPresses(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Clove"]
 	p := tab(t, browser(t), program.address)
@@ -169,6 +168,7 @@ func TestEighteenNailsInEighteenPresses(t *testing.T) {
 
 // A nail told in one press is taken back in one.
 func TestAPressIsUndoneAsOne(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	at := atBench(p, program, program.dogs()["Gantry"])
@@ -187,6 +187,7 @@ func TestAPressIsUndoneAsOne(t *testing.T) {
 // A new hand is asked one thing at a time, and no cut can be pressed before the last face is told. What
 // the eye sees overrules the number, and undo takes any of it back.
 func TestStepByStep(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
 	p.sees("4 to go today") // a new hand and a new dog
@@ -238,6 +239,7 @@ func (p page) grinder() {
 }
 
 func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Oatcake"]
 	p := tab(t, browser(t), program.address)
@@ -265,6 +267,7 @@ func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
 }
 
 func TestTheGrinderHasItsClock(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	at := atBench(p, program, program.dogs()["Kipper"])
@@ -280,6 +283,7 @@ func TestTheGrinderHasItsClock(t *testing.T) {
 
 // A dead server, ten times, at any moment: every tap is there, once.
 func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
@@ -319,6 +323,7 @@ func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
 }
 
 func TestTwoBrowsersOnOneSitting(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Fig"]
 	first := tab(t, browser(t), program.address)
@@ -344,6 +349,7 @@ func TestTwoBrowsersOnOneSitting(t *testing.T) {
 
 // A routine trim with two exceptions: under 20 seconds and under 12 presses.
 func TestARoutineTrimIsTwelvePressesAtMost(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)
@@ -368,6 +374,7 @@ func TestARoutineTrimIsTwelvePressesAtMost(t *testing.T) {
 
 // A whole dog in four presses: record, how far, all as planned, save.
 func TestAWholeDogIsFourPresses(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)
@@ -381,6 +388,7 @@ func TestAWholeDogIsFourPresses(t *testing.T) {
 
 // The card is on paper only: both ranks, what came off, the next date.
 func TestTheCardForTheOwnerIsPrinted(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Oatcake"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id+"/saved/"+program.dog(id).Sittings[0].ID)

@@ -14,6 +14,7 @@ import (
 // Everything of one book is brought into another on the screen: what that would be first, then all of it, and taken
 // back in one press.
 func TestABookIsBroughtAndTakenBack(t *testing.T) {
+	t.Parallel()
 	from := start(t, "demo", "--today", day, "--listen", anywhere)
 	response, err := http.Get(from.address + "/api/export")
 	require.NoError(t, err)

@@ -22,6 +22,7 @@ func walked(t *testing.T) (*program, page) {
 }
 
 func TestAWalkRoundByKeysAlone(t *testing.T) {
+	t.Parallel()
 	program, p := walked(t)
 	p.keys("c d Enter") // LF5: a bank card passes, dark
 	p.find(".code", "LF4")
@@ -44,6 +45,7 @@ func TestAWalkRoundByKeysAlone(t *testing.T) {
 }
 
 func TestAWalkRoundByTouchAlone(t *testing.T) {
+	t.Parallel()
 	program, p := walked(t)
 	p.size(390, 844)
 	p.press("label", "limping")
@@ -62,6 +64,7 @@ func TestAWalkRoundByTouchAlone(t *testing.T) {
 }
 
 func TestAWrongNumberOnAWalkRoundIsRefusedAtItsNail(t *testing.T) {
+	t.Parallel()
 	program, p := walked(t)
 	p.keys("n")
 	p.find(".code", "LF4")
@@ -75,6 +78,7 @@ func TestAWrongNumberOnAWalkRoundIsRefusedAtItsNail(t *testing.T) {
 
 // The simulated caliper of the demonstration, with a good link and a bad one.
 func TestTheCaliperTypesForTheUser(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Bobbin"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id+"/walk")
@@ -106,6 +110,7 @@ func TestTheCaliperTypesForTheUser(t *testing.T) {
 
 // Dragging forward asks the server for nothing: the core handed over what is needed once.
 func TestDraggingTheDayForwardGrowsTheNails(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Gantry"])
 	p.sees("touches at") // its history too
@@ -129,6 +134,7 @@ func TestDraggingTheDayForwardGrowsTheNails(t *testing.T) {
 }
 
 func TestANailInSectionAndItsSchools(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Oatcake"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)
@@ -177,6 +183,7 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 }
 
 func TestATornNailIsDrawnButNoCutIsAdvised(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Marl"]+"/nails/RF3")
 	p.sees("No cut is advised for this nail: a veterinarian first.")
@@ -185,6 +192,7 @@ func TestATornNailIsDrawnButNoCutIsAdvised(t *testing.T) {
 
 // Per paw, then per nail: a whole dog in a few taps.
 func TestAWholePawIsToldAtOnce(t *testing.T) {
+	t.Parallel()
 	program, p := walked(t)
 	p.press(".scope button", "the whole paw LF")
 	for range 4 {
@@ -206,6 +214,7 @@ func TestAWholePawIsToldAtOnce(t *testing.T) {
 }
 
 func TestAnUnsavedWalkRoundIsKept(t *testing.T) {
+	t.Parallel()
 	program, p := walked(t)
 	p.press(".more button", "^LH1b$")
 	p.keys("c n n n n")

@@ -82,6 +82,7 @@ func (p page) lines() []string {
 // Whoever's browser asks for German reads German on every screen, opened, without serious findings of axe-core; and it
 // stays German when the browser asks for another language, once it was chosen.
 func TestGermanIsWhole(t *testing.T) {
+	t.Parallel()
 	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err, "run make web first")
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
@@ -114,6 +115,7 @@ func TestGermanIsWhole(t *testing.T) {
 
 // A language whose words are half as long again, with marks above and below, on a phone: nothing is cut off.
 func TestLongerWordsFitOnAPhone(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	p.speaks("de-DE") // the longest that there is

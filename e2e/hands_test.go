@@ -13,6 +13,7 @@ import (
 
 // Who put the mark of the groove where they see it finds it there, whatever another hand tells meanwhile.
 func TestAMarkStaysWhereItWasPut(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	at := atBench(p, program, program.dogs()["Moss"])
 	p.press("button", "Cannot tell")

@@ -10,6 +10,7 @@ import (
 // All dogs together are worked out while one waits; what the book's own record says is usual is used by one press, and
 // taken back by another.
 func TestABooksOwnRecordIsUsedAndTakenBack(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/hindsight")
 	p.sees("Dates kept, of 100")
@@ -26,10 +27,10 @@ func TestABooksOwnRecordIsUsedAndTakenBack(t *testing.T) {
 	p.press("section button", "^Use it$")
 	p.find("section button", "Take it back")
 	is := func(want bool) func() bool { return func() bool { return slices.Contains(used(), true) == want } }
-	assert.Eventually(t, is(true), patience, saving)
+	assert.Eventually(t, is(true), patience, often)
 	p.open(program.address + "/")
 	p.sees("dogs") // every date is worked out anew by it
 	p.open(program.address + "/hindsight")
 	p.press("section button", "Take it back")
-	assert.Eventually(t, is(false), patience, saving)
+	assert.Eventually(t, is(false), patience, often)
 }

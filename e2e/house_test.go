@@ -53,7 +53,7 @@ func (p page) comesIn(name, who string) {
 // The phone at the table is let in by a code, the tablet by the passphrase; what is tapped on one stands on the
 // other within moments. The server is killed in between: the phone shows what it saw last and says so, its taps
 // wait, and arrive. Then it is withdrawn.
-func TestThePhoneAtTheTable(t *testing.T) {
+func TestThePhoneAtTheTable(t *testing.T) { // by itself: the passphrase stands in the environment
 	data := filepath.Join(t.TempDir(), "book.db")
 	program, house := openHouse(t, data, "0.0.0.0:0")
 	b := browser(t)

@@ -41,6 +41,7 @@ func keeper(t *testing.T) (*program, page) {
 }
 
 func TestFromFirstStartToTomorrowsDueList(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
@@ -64,6 +65,7 @@ func TestFromFirstStartToTomorrowsDueList(t *testing.T) {
 }
 
 func TestAGroomerCanStartWithAnEmptyBook(t *testing.T) {
+	t.Parallel()
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	p := tab(t, browser(t), program.address)
 	p.press("label", "Groomer")
@@ -72,6 +74,7 @@ func TestAGroomerCanStartWithAnEmptyBook(t *testing.T) {
 }
 
 func TestARefusalStandsBesideItsField(t *testing.T) {
+	t.Parallel()
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("Who are you?")
@@ -100,6 +103,7 @@ func TestARefusalStandsBesideItsField(t *testing.T) {
 
 // A caliper that types like a keyboard, and single keys, are enough for a whole sitting.
 func TestASittingByKeysAlone(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Record a trim")
 	p.sees("As planned")
@@ -126,6 +130,7 @@ func TestASittingByKeysAlone(t *testing.T) {
 }
 
 func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Record a trim")
 	p.keysAtNumber("length before", "12")
@@ -148,6 +153,7 @@ func (p page) keysAtNumber(mode, number string) {
 
 // A power cut in mid-sitting, a closed tab: every tap is there once.
 func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	b := browser(t)
@@ -186,6 +192,7 @@ func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
 }
 
 func TestTheSecondTabIsTold(t *testing.T) {
+	t.Parallel()
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	b := browser(t)
 	first := tab(t, b, program.address)
@@ -209,6 +216,7 @@ func TestTheSecondTabIsTold(t *testing.T) {
 }
 
 func TestASittingCanBeTakenBack(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Record a trim")
 	p.press("button", "All as planned")
@@ -219,6 +227,7 @@ func TestASittingCanBeTakenBack(t *testing.T) {
 }
 
 func TestInchesAndPounds(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.open(program.address + "/settings/units")
 	p.sees("Lengths in")
@@ -234,6 +243,7 @@ func TestInchesAndPounds(t *testing.T) {
 }
 
 func TestNothingIsAskedOfAnyoneElse(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	asked := map[string]bool{}
@@ -250,6 +260,7 @@ func TestNothingIsAskedOfAnyoneElse(t *testing.T) {
 
 // What others made goes along with its licence.
 func TestTheLicencesOfWhatIsShippedGoAlong(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	response, err := http.Get(program.address + "/licences.txt")
 	require.NoError(t, err)
@@ -262,6 +273,7 @@ func TestTheLicencesOfWhatIsShippedGoAlong(t *testing.T) {
 }
 
 func TestSearchFindsADog(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/settings")
 	p.sees("Settings")
@@ -277,6 +289,7 @@ func TestSearchFindsADog(t *testing.T) {
 
 // With wet hands on a propped phone there is only a thumb.
 func TestASittingByThumbAlone(t *testing.T) {
+	t.Parallel()
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	p := tab(t, browser(t), program.address)
 	p.size(390, 844)
@@ -306,6 +319,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 
 // A caliper may send a space and a unit before its Enter: the space is no command then.
 func TestACaliperThatTypesItsUnit(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Record a trim")
 	p.sees("As planned")
@@ -324,6 +338,7 @@ func TestACaliperThatTypesItsUnit(t *testing.T) {
 }
 
 func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
+	t.Parallel()
 	_, p := keeper(t)
 	p.press(".fold button", "^Change$")
 	p.press(".nail", "left fore, third toe")
@@ -338,6 +353,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 }
 
 func TestKeysLeadThroughTheProgram(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("Windlass")
@@ -352,6 +368,7 @@ func TestKeysLeadThroughTheProgram(t *testing.T) {
 
 // The first screen's scripts stay within 150 kB gzipped.
 func TestTheFirstScreenIsLight(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("24 dogs")
@@ -369,6 +386,7 @@ func TestTheFirstScreenIsLight(t *testing.T) {
 }
 
 func TestAProfileIsRefusedBesideItsField(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press(".fold button", "^Change$")
 	p.fill("p-gap", "-2")
@@ -384,6 +402,7 @@ func TestAProfileIsRefusedBesideItsField(t *testing.T) {
 }
 
 func TestPressingSaveTwiceKeepsOneSitting(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Record a trim")
 	p.press("button", "All as planned")
@@ -393,6 +412,7 @@ func TestPressingSaveTwiceKeepsOneSitting(t *testing.T) {
 }
 
 func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
@@ -416,6 +436,7 @@ func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
 }
 
 func TestTheThemeIsRemembered(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/settings/units")
 	p.sees("Light or dark")
@@ -439,6 +460,7 @@ func TestTheThemeIsRemembered(t *testing.T) {
 
 // Some breeds have double hind dewclaws; a nail may be missing (common practice, no source).
 func TestNailsAreToldToBeThereOrNot(t *testing.T) {
+	t.Parallel()
 	_, p := keeper(t)
 	p.press(".fold button", "^Change$")
 	for _, toe := range []string{"left hind, dewclaw", "left hind, second dewclaw", "right hind, dewclaw", "right hind, second dewclaw"} {
@@ -457,6 +479,7 @@ func TestNailsAreToldToBeThereOrNot(t *testing.T) {
 }
 
 func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Kipper"])
 	before := len(program.dog(program.dogs()["Kipper"]).Sittings)
@@ -477,6 +500,7 @@ func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
 // A dog's page is calm at first: paws, date and reason, and each section in one line; what was opened stays open, on
 // every dog.
 func TestADogsPageIsCalmAndRemembers(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	dogs := program.dogs()
 	p := tab(t, browser(t), program.address+"/")

@@ -12,6 +12,7 @@ import (
 
 // G and D say usual and dark on the walk-round; they do not leave it for Due.
 func TestAScreensKeysComeBeforeThoseThatWorkEverywhere(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	id := program.dogs()["Moss"]
 	p.open(program.address + "/dogs/" + id + "/walk")
@@ -29,6 +30,7 @@ func TestAScreensKeysComeBeforeThoseThatWorkEverywhere(t *testing.T) {
 
 // Blood is a real dialog: the focus stays in it, and Escape goes back to the nail.
 func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
 	p.keys("b")
@@ -49,6 +51,7 @@ func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
 
 // The demonstration on the port of a book takes none of the taps that wait for the book.
 func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
@@ -70,6 +73,7 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 
 // Saved, and left before the answer came: it is in the book, and the dog's next sitting is another one.
 func TestASittingOnItsWayIsNotTheNextOne(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	id := program.dogs()["Moss"]
 	forget, err := p.EvalOnNewDocument(`{
@@ -100,6 +104,7 @@ func TestASittingOnItsWayIsNotTheNextOne(t *testing.T) {
 
 // 35 typed for 3.5 is asked about at the bench, and stays where it can be read.
 func TestANumberWithoutItsPointIsAskedAbout(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
 	p.press("summary", "a number")

@@ -37,6 +37,7 @@ func (p *program) send(method, path, body string, into any) {
 
 // Fifty messages go out while the program is killed twenty times: each once, and only once.
 func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
+	t.Parallel()
 	const messages, kills = 50, 20
 	moment := rand.New(rand.NewPCG(16, 1))
 	dir := t.TempDir()
@@ -128,6 +129,7 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 
 // Places are sent in one press; what the owner answers on the other side books one.
 func TestAnOwnerIsOfferedPlacesAndAnswers(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/round/calls")
 	p.sees("Rudder")

@@ -11,6 +11,7 @@ import (
 // On a telephone: what is seen at arrival moves what is believed, and when the dog snaps the answer fills the screen,
 // the way to stop under the thumb; one press ends, and no date is told before its training.
 func TestTheDogSaysNo(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Lantern"]
 	p := tab(t, browser(t), program.address)
@@ -23,7 +24,7 @@ func TestTheDogSaysNo(t *testing.T) {
 	var after bench
 	program.get(at, &after)
 	assert.Equal(t, "most", after.Arrival.Touching)
-	assert.Eventually(t, func() bool { gone, _, _ := p.Has(".arrival"); return !gone }, patience, saving, "asked once")
+	assert.Eventually(t, func() bool { gone, _, _ := p.Has(".arrival"); return !gone }, patience, often, "asked once")
 
 	p.press(".took button", "uneasy")
 	p.sees("Pause. A treat, a softer hold.")
@@ -50,6 +51,7 @@ func TestTheDogSaysNo(t *testing.T) {
 // A frightened dog from an empty book, on a phone: from the first screen to the first nail in at most twelve presses, a
 // name and an age typed.
 func TestAFrightenedDogsFirstNail(t *testing.T) {
+	t.Parallel()
 	program := start(t, "serve", "--data", filepath.Join(t.TempDir(), "book.db"), "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/")
 	p.size(390, 844)

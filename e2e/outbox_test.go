@@ -35,6 +35,7 @@ func (p page) oneTouch(program *program) string {
 
 // The bench is closed with taps waiting: every screen says so, leads back, and sends them.
 func TestAnyScreenSendsWhatWaits(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
@@ -58,6 +59,7 @@ func TestAnyScreenSendsWhatWaits(t *testing.T) {
 
 // What the browser kept for the program is cleared in mid-sitting: the page itself still knows it.
 func TestClearedStorageLosesNoTap(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	b := browser(t)
@@ -92,6 +94,7 @@ func TestClearedStorageLosesNoTap(t *testing.T) {
 // A sitting that was told as a whole and saved while the server is away, in a browser that keeps no texts: it waits
 // as taps do, and is sent from any page. What was refused is told with why.
 func TestASavedSittingWaitsAsTapsDo(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	b := browser(t)
@@ -120,6 +123,7 @@ func TestASavedSittingWaitsAsTapsDo(t *testing.T) {
 
 // A browser that keeps nothing: every screen works, and what is not kept is said.
 func TestWithoutStorageItSaysWhatIsNotKept(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), "about:blank")
@@ -138,6 +142,7 @@ func TestWithoutStorageItSaysWhatIsNotKept(t *testing.T) {
 
 // A sitting ended in one tab is not cut on in another.
 func TestASittingEndedElsewhereOffersNoCut(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	b := browser(t)
 	id := program.dogs()["Fig"]
@@ -157,6 +162,7 @@ func TestASittingEndedElsewhereOffersNoCut(t *testing.T) {
 // A backup from before the sitting is put in the book's place: its taps are neither put aside one by one nor lost. They
 // are told to the book as a sitting of its own, what it had already and what still waited.
 func TestABookThatWasPutBackGetsItsSittingAnew(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	b := browser(t)

@@ -3,10 +3,12 @@ package e2e
 import (
 	"context"
 	"errors"
+	"fmt"
 	"os"
 	"os/exec"
 	"path/filepath"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -21,15 +23,52 @@ import (
 // patience is how long a page may take to show something on a busy machine.
 const patience = 100 * time.Second
 
+// passes moves the page's clock on.
+func (p page) passes(time time.Duration) {
+	p.t.Helper()
+	p.MustEval(`by => {
+		const Before = Date
+		window.Date = class extends Before {
+			constructor(...of) { of.length ? super(...of) : super(Before.now() + by) }
+			static now() { return Before.now() + by }
+		}
+	}`, time.Milliseconds())
+}
+
+// often is how often one looks whether something has come.
+const often = 100 * time.Millisecond
+
 // atRest is how long a thing has not moved before it is pressed: quicker than any finger.
 const atRest = 80 * time.Millisecond
 
-// shared is the one Chromium of all tests. Each has a room of its own in it, with nothing kept from another.
-var shared *rod.Browser
+// atOnce is how many tests are driven at once: each waits for pages more than it works.
+const atOnce = 2
 
+// chromiums are those that no test drives: of two pages in one, that behind does not repaint.
+var (
+	chromiums = make(chan *rod.Browser, atOnce)
+	taken     sync.Map // by the test that drives it
+)
+
+// chromium is a test's own until it ends.
+func chromium(t testing.TB) *rod.Browser {
+	t.Helper()
+	if b, is := taken.Load(t.Name()); is {
+		return b.(*rod.Browser)
+	}
+	b := <-chromiums
+	taken.Store(t.Name(), b)
+	t.Cleanup(func() {
+		taken.Delete(t.Name())
+		chromiums <- b
+	})
+	return b
+}
+
+// browser is a browser in which nobody was before.
 func browser(t testing.TB) *rod.Browser {
 	t.Helper()
-	own, err := shared.Incognito()
+	own, err := chromium(t).Incognito()
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = own.Close() })
 	return own
@@ -44,11 +83,14 @@ func TestMain(m *testing.M) {
 		}
 		defer os.RemoveAll(dir)
 		demos.dir = dir
-		var stop func()
-		if shared, stop, err = launch(filepath.Join(dir, "chromium")); err != nil {
-			panic(err)
+		for n := range atOnce {
+			b, stop, err := launch(filepath.Join(dir, fmt.Sprint("chromium", n)))
+			if err != nil {
+				panic(err)
+			}
+			defer stop()
+			chromiums <- b
 		}
-		defer stop()
 		return m.Run()
 	}())
 }

@@ -106,6 +106,7 @@ func (p page) takes(code string) {
 // A picture of a known nail: chosen, points dragged, its length within its range of the truth, taken into the
 // walk-round; the next nail on the same picture by keys alone, the corners stay.
 func TestANailFromAPicture(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Bobbin"]
 	file, taken := pictured(t, standin.Paw{Seed: 3}, asItIs)
@@ -151,6 +152,7 @@ func TestANailFromAPicture(t *testing.T) {
 // How the nail stands to the card is settled by a second picture instead of being asked, and the range is narrower; the
 // next nail on the same two needs its four circles only.
 func TestASecondPictureFromTheSide(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Bobbin"]
 	file, first := pictured(t, standin.Paw{Seed: 3}, asItIs)
@@ -205,6 +207,7 @@ func (p page) width(selector string) float64 {
 // One that the telephone kept lying on its side stands upright; a dark one and one without a card say what to do, and
 // a damaged file is refused.
 func TestPicturesAsTheyCome(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Bobbin"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id+"/photo/LF3")
@@ -270,6 +273,7 @@ func TestPicturesAsTheyCome(t *testing.T) {
 
 // Two of a paw under one slider; one is deleted for good.
 func TestBeforeAndAfter(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Fig"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)

@@ -18,6 +18,7 @@ import (
 // A nail is practised by keys alone: looked at, cut, stopped; then its quick is seen and each choice stands beside the
 // advice; it counts, and who opens the series' link finds the same nail.
 func TestPracticeByKeys(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	b := browser(t)
 	p := tab(t, b, program.address+"/")
@@ -64,6 +65,7 @@ func TestPracticeByKeys(t *testing.T) {
 // A cut end pictured at the bench in one press is a card of one's own; with ten they come first, and each says what the
 // next slice showed.
 func TestOnesOwnEndsComeFirst(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/practice")
 	p.sees("You have 12 pictures of your own cut ends, 12 of them to name today.")
@@ -111,6 +113,7 @@ func TestOnesOwnEndsComeFirst(t *testing.T) {
 
 // A nail bleeds: who does not answer in time is told what was right; the clock can be left out.
 func TestBloodAgainstTheClock(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/practice")
 	p.press("a", "Answer against the clock")

@@ -12,6 +12,7 @@ import (
 	"path/filepath"
 	"slices"
 	"strings"
+	"sync"
 	"syscall"
 	"testing"
 	"time"
@@ -29,6 +30,7 @@ type program struct {
 // demos are books that the demonstration filled, by the moment for which it did. The first test that wants one fills
 // it, the others go on with copies.
 var demos = struct {
+	sync.Mutex
 	dir  string
 	made map[string]string
 }{made: map[string]string{}}
@@ -38,16 +40,24 @@ var demos = struct {
 func start(t testing.TB, args ...string) *program {
 	t.Helper()
 	if at := slices.Index(args, "--today"); args[0] == "demo" && at > 0 && !slices.Contains(args, "--data") {
-		if demos.made[args[at+1]] == "" {
-			book := filepath.Join(demos.dir, strings.ReplaceAll(args[at+1], ":", "")+".db")
-			filling := begun(t, "demo", "--data", book, "--today", args[at+1], "--listen", anywhere)
-			require.NoError(t, filling.cmd.Process.Signal(syscall.SIGTERM))
-			require.NoError(t, filling.cmd.Wait())
-			demos.made[args[at+1]] = book
-		}
-		args = append(args, "--copy", demos.made[args[at+1]])
+		args = append(args, "--copy", filledFor(t, args[at+1]))
 	}
 	return begun(t, args...)
+}
+
+// filledFor is the file of a demonstration that was filled for a moment.
+func filledFor(t testing.TB, moment string) string {
+	t.Helper()
+	demos.Lock()
+	defer demos.Unlock()
+	if demos.made[moment] == "" {
+		book := filepath.Join(demos.dir, strings.ReplaceAll(moment, ":", "")+".db")
+		filling := begun(t, "demo", "--data", book, "--today", moment, "--listen", anywhere)
+		require.NoError(t, filling.cmd.Process.Signal(syscall.SIGTERM))
+		require.NoError(t, filling.cmd.Wait())
+		demos.made[moment] = book
+	}
+	return demos.made[moment]
 }
 
 // begun runs the built binary as it is told. Make builds it and names it in FRIBBET_BIN.

@@ -11,6 +11,7 @@ import (
 
 // A biter: nothing without a helper; then as many nails as it takes, and what was laid out goes with the sitting.
 func TestGettingReadyForABiter(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Barge"]
 	p := tab(t, browser(t), program.address)
@@ -52,6 +53,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 }
 
 func TestWhyThisTool(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Windlass"]+"/ready")
 	p.press(".tool", "clipper")
@@ -65,6 +67,7 @@ func TestWhyThisTool(t *testing.T) {
 
 // The clock of a sitting runs from Start; the first sign stops the calm minutes.
 func TestTheClockRunsFromStart(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "^Straight to the first nail$")
 	p.sees("4 nails today") // a new hand and a new dog
@@ -73,7 +76,7 @@ func TestTheClockRunsFromStart(t *testing.T) {
 	p.press(".took button", "uneasy")
 	p.press("dialog.answer button", "It has eased")
 	p.saved()
-	time.Sleep(4 * time.Second) // less than three seconds are no minutes at all
+	p.passes(4 * time.Second) // less than three seconds are no minutes at all
 	p.press("button", "End the trim")
 	p.sees("Moss: enough for today")
 	p.sees("They are for Wed 25 Nov")
@@ -91,6 +94,7 @@ func TestTheClockRunsFromStart(t *testing.T) {
 }
 
 func TestTheKitIsCountedAndServed(t *testing.T) {
+	t.Parallel()
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
@@ -128,6 +132,7 @@ func TestTheKitIsCountedAndServed(t *testing.T) {
 }
 
 func TestALadderByKeysAlone(t *testing.T) {
+	t.Parallel()
 	program, p := keeper(t)
 	p.press("a", "Begin a ladder")
 	p.press("button", "Begin the clipper ladder")
@@ -169,6 +174,7 @@ func TestALadderByKeysAlone(t *testing.T) {
 
 // One paw on the ladder, the other three trimmed.
 func TestOnePawInTraining(t *testing.T) {
+	t.Parallel()
 	_, p := keeper(t)
 	p.press("a", "Begin a ladder")
 	p.press(".one button", "^LH$")
@@ -181,6 +187,7 @@ func TestOnePawInTraining(t *testing.T) {
 }
 
 func TestHowADogIsHeld(t *testing.T) {
+	t.Parallel()
 	_, p := keeper(t)
 	p.press("button", "Change the hold")
 	require.NoError(t, p.MustElement("#h-order").Select([]string{"my own order"}, true, "text"))

@@ -14,6 +14,7 @@ import (
 
 // The history by keys, by touch, and as a table: the same numbers.
 func TestAHistoryIsReadOff(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Sedge"])
 	p.sees("touches at")
@@ -48,6 +49,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 }
 
 func TestRhythmsSideBySideAndThePlan(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)
@@ -102,6 +104,7 @@ func rowChanged(row, before string) *rod.EvalOptions {
 }
 
 func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/")
@@ -116,6 +119,7 @@ func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
 
 // Days off move the dates, and the calendar program at the other end sees it.
 func TestDaysOffAndTheCalendar(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/settings/days")
 	p.sees("due.ics")

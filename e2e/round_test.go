@@ -39,6 +39,7 @@ func (d roundDay) visit(t *testing.T, name string) (start int, state string) {
 
 // Between two dogs: who is next, one moved with the keys, one dragged onto another and back, a gap given away.
 func TestTheRound(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	today := func() (d roundDay) { program.get("/api/round/days/"+day, &d); return d }
 	p := tab(t, browser(t), program.address)
@@ -91,6 +92,7 @@ func TestTheRound(t *testing.T) {
 
 // A visit is dragged onto another day at its hour, and one press puts it back; by keys as well.
 func TestAVisitGoesToAnotherDay(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	tuesday, thursday := day, "2026-11-26"
 	on := func(day string) bool {
@@ -122,6 +124,7 @@ func TestAVisitGoesToAnotherDay(t *testing.T) {
 
 // Today in one place: who is next, what the day asks, who waits for a place, whom to call.
 func TestTodayInOnePlace(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("Search a dog")
@@ -143,6 +146,7 @@ func TestTodayInOnePlace(t *testing.T) {
 // On the telephone: whom to call, a place agreed in one press, one that is not asked again yet; the next visit where
 // a sitting was saved.
 func TestCallingOwners(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/round/calls")
 	p.size(390, 844)
@@ -162,6 +166,7 @@ func TestCallingOwners(t *testing.T) {
 
 // Hundreds of dogs are not typed: a spreadsheet is read, matched, taken, and taken back in one press.
 func TestAListIsTakenAndTakenBack(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	file := filepath.Join(t.TempDir(), "clients.csv")
 	require.NoError(

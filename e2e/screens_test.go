@@ -130,6 +130,7 @@ func (s screen) address(p *program) string {
 
 // Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
 func TestScreensAreAccessible(t *testing.T) {
+	t.Parallel()
 	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err, "run make web first")
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
@@ -161,6 +162,7 @@ func TestScreensAreAccessible(t *testing.T) {
 // At twice the size, or with the system's own colours, nothing is cut off and nothing that can be pressed lacks an
 // outline.
 func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	p.size(640, 400) // 1280 by 800 at 200 %
@@ -188,6 +190,7 @@ func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
 // A trim from Ready to Saved for somebody who hears the page: every control in reading order with its role and a name
 // of its own, by the browser's accessibility tree.
 func TestEveryControlOfATrimSaysWhatItIs(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	for _, name := range []string{"ready", "bench", "record", "saved"} {
@@ -274,6 +277,7 @@ func (p page) findings(axe string) []string {
 
 // Pictures of the main views for the README; make screenshots asks for them.
 func TestScreenshots(t *testing.T) {
+	t.Parallel()
 	into := os.Getenv("FRIBBET_SCREENSHOTS")
 	if into == "" {
 		t.Skip("only for make screenshots")

@@ -25,6 +25,7 @@ func (p page) pressesAt(to photo.Point) {
 // Ready offers it once; ten slices of the simulated camera's picture, two presses each, say how thick this hand cuts;
 // then nobody is asked again, and it can be forgotten.
 func TestHowThickAHandCuts(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Bobbin"]+"/ready")
 	p.press("a", "how thick you cut")

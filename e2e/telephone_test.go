@@ -9,6 +9,7 @@ import (
 // Somebody rings: from anywhere a name and three presses give a place; any other day and hour is looked at before it is
 // kept; a visit moves to another day, and what was called off by mistake is taken back.
 func TestSomebodyRings(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/kit")
 	p.sees("Files and boards")

@@ -16,6 +16,7 @@ var metric = regexp.MustCompile(`\d ?(mm|kg)\b|\b(mm|kg)\b|[Mm]illimet`)
 
 // Who chose inches and pounds reads no millimetre and no kilogram on any screen; the choice itself names them.
 func TestInchesAndPoundsStandEverywhere(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	var settings struct{ Choices map[string]any }
 	program.get("/api/settings", &settings)

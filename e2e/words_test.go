@@ -16,6 +16,7 @@ import (
 
 // The first minute of the demonstration: five steps through one dog's morning, and then never again.
 func TestTheFirstMinute(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("Search a dog")
@@ -94,6 +95,7 @@ func (p page) sentences() []string {
 // Every sentence of every screen, at rest and opened: easy to read, in common words, no word twice, no "1 nails"; the
 // figures and the hardest twenty stand in docs/words.md.
 func TestScreensSpeakPlainly(t *testing.T) {
+	t.Parallel()
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	type said struct {

@@ -98,7 +98,7 @@ export default defineConfig({
     // themselves.
     rolldownOptions: {
       output: {
-        advancedChunks: {
+        codeSplitting: {
           groups: [
             {
               name: 'first',

@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/photo"
+	"fribbet/internal/sampled"
 )
 
 // Of a hundred pictures as people take them, printed and striped cards on wood, cloth, hair and tiles, under thumbs and
@@ -21,8 +22,12 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	const all, wide = 100, 1280
-	var off [all]float64 // NaN: none was handed over
+	const wide = 1280
+	all := 100
+	if !sampled.Whole() {
+		all = 30
+	}
+	off := make([]float64, all) // NaN: none was handed over
 	var both sync.WaitGroup
 	for part := range 2 {
 		both.Go(func() {
@@ -48,8 +53,11 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 			right++
 		}
 	}
-	assert.GreaterOrEqual(t, near, 70)
+	assert.GreaterOrEqual(t, float64(near), 0.7*float64(all))
 	assert.GreaterOrEqual(t, float64(right), 0.95*float64(given))
+	if !sampled.Whole() {
+		return
+	}
 	page, err := os.ReadFile("../../docs/photo.md")
 	require.NoError(t, err)
 	assert.Contains(

@@ -218,7 +218,7 @@ useBenchKeys(() => {
 </script>
 
 <template>
-  <div class="screen bench-screen">
+  <div class="screen bench-screen" :aria-busy="telling > 0">
     <AnswerState v-if="!bench || !nail" :error="unread" :what="$t('bench.the_trim')" @again="flush()" />
     <template v-else>
       <div class="screen-head">
