@@ -409,3 +409,16 @@ func questionOf(f feet.Feet, change func(*sitting.Question)) sitting.Question {
 	}
 	return q
 }
+
+// A log ends somewhere, wherever it comes from; its end comes on top.
+func TestALogHoldsSoMuch(t *testing.T) {
+	note := func(i int) Event { return Event{Kind: Noted, ID: fmt.Sprint(i), At: nine, Note: "half asleep"} }
+	var log Log
+	for i := range mostEvents + 1 {
+		log = append(log, note(i))
+	}
+	assert.Empty(t, log.Check())
+	faults := append(log, note(mostEvents+1)).Check()
+	require.Len(t, faults, 1)
+	assert.Equal(t, "events", faults[0].Name)
+}

@@ -65,3 +65,12 @@ func TestSpansThatCannotBe(t *testing.T) {
 	assert.Equal(t, "to", Span{monday, monday.AddDays(MostSpan)}.Check()[0].Name)
 	assert.Equal(t, "from", Span{To: monday}.Check()[0].Name)
 }
+
+func TestWeekdaysAsAList(t *testing.T) {
+	var set Weekdays
+	require.NoError(t, set.UnmarshalJSON([]byte(`["mon","sat"]`)))
+	assert.Equal(t, []string{"mon", "sat"}, set.Names())
+	for _, bad := range []string{`5`, `["someday"]`} {
+		require.Error(t, set.UnmarshalJSON([]byte(bad)), bad)
+	}
+}

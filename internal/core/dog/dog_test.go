@@ -96,3 +96,31 @@ func TestPavementOverSomeDaysIsTheirMean(t *testing.T) {
 	assert.InDelta(t, (3+10)/2.0, d.WhereFrom(today.AddDays(5), today.AddDays(7)).Pavement, 1e-9, "the first does not")
 	assert.InDelta(t, 10, d.WhereFrom(today.AddDays(6), today.AddDays(9)).Pavement, 1e-9)
 }
+
+// A dog that is to come once on a day comes on a day of the next year, or it is told no day.
+func TestADayOnWhichItComesOnce(t *testing.T) {
+	told := func(on string) (dog.Dog, []string) {
+		d, faults := plain().With(dog.Changes{Once: &on}, today)
+		return d, names(faults)
+	}
+	for _, bad := range []string{"soon", today.String(), today.AddYears(1).AddDays(1).String()} {
+		_, faults := told(bad)
+		assert.Equal(t, []string{"come_once"}, faults, bad)
+	}
+	for _, good := range []date.Date{today.AddDays(1), today.AddYears(1)} {
+		d, faults := told(good.String())
+		assert.Empty(t, faults)
+		assert.Equal(t, good, d.Once)
+	}
+	d, faults := told("")
+	assert.Empty(t, faults)
+	assert.Zero(t, d.Once)
+}
+
+func TestAHelperWhoIsThereIsNotAskedFor(t *testing.T) {
+	d := plain()
+	d.Handling.Helper = dog.Needed
+	assert.Len(t, d.HandlingCautions(today, false), len(d.HandlingCautions(today, true))+1)
+	d.Handling.Helper = dog.Alone
+	assert.Equal(t, d.HandlingCautions(today, true), d.HandlingCautions(today, false))
+}

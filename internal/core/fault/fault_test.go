@@ -37,3 +37,14 @@ func TestUnderNamesTheWholePath(t *testing.T) {
 	outer.Under("nails[2]", inner)
 	assert.Equal(t, fault.Fields{{Name: "nails[2].code", Value: "LF9", Want: fault.SomeNail()}}, outer)
 }
+
+func TestALineNamesAFewAndCountsTheRest(t *testing.T) {
+	var f fault.Fields
+	for range fault.MostInLine {
+		f.Add("code", "LF9", fault.SomeNail())
+	}
+	assert.NotContains(t, f.Error(), "more")
+	f.Add("code", "LF9", fault.SomeNail())
+	f.Add("code", "LF9", fault.SomeNail())
+	assert.Contains(t, f.Error(), "and 2 more")
+}

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"gonum.org/v1/gonum/stat/distuv"
+	"pgregory.net/rapid"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
@@ -473,4 +474,28 @@ func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
 	assert.Empty(t, hand(1, 400), "as it means to")
 	assert.Empty(t, hand(1.3, 20), "too few trims")
 	assert.Zero(t, OwnTimes(nil))
+}
+
+// What was summed in two parts is what it is summed at once, few or many.
+func TestPartsAddUpToTheWhole(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		chances := rapid.SliceOfN(rapid.Float64Range(0, 1), 0, exactly+20).Draw(t, "chances")
+		at := rapid.IntRange(0, len(chances)).Draw(t, "parted at")
+		var whole, first, second sum
+		for i, p := range chances {
+			whole.take(p)
+			if i < at {
+				first.take(p)
+			} else {
+				second.take(p)
+			}
+		}
+		first.add(second)
+		assert.Equal(t, whole.N, first.N)
+		assert.InDelta(t, whole.Mean, first.Mean, 1e-9)
+		assert.InDelta(t, whole.Variance, first.Variance, 1e-9)
+		assert.Len(t, first.Few, len(whole.Few))
+	})
+	one := Taken{1, 18, 20, 19, 25, 24, 24}
+	assert.Equal(t, Taken{2, 36, 40, 38, 50, 48, 48}, one.And(one))
 }
