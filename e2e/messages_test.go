@@ -150,3 +150,24 @@ func TestAnOwnerIsOfferedPlacesAndAnswers(t *testing.T) {
 
 // dogVisits is what the interface answers of a dog's visits.
 type dogVisits struct{ Visits []struct{ State string } }
+
+// What is typed of an owner stays while a message of theirs goes out and the page is read again.
+func TestWhatIsTypedOfAnOwnerStays(t *testing.T) {
+	t.Parallel()
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	owner, dog := uuid.NewString(), program.dogs()["Bobbin"]
+	program.send(
+		"PUT",
+		"/api/owners/"+owner,
+		`{"name":"Perrin Slate","reach":"text","address":"+44 1632 960001","may_offer":true}`,
+		nil,
+	)
+	program.send("PUT", "/api/dogs/"+dog+"/owner", fmt.Sprintf(`{"owner_id":%q}`, owner), nil)
+	p := tab(t, browser(t), program.address+"/owners/"+owner)
+	p.sees("Bobbin")
+	p.fill("owner-note", "the side door")
+	program.send("PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, dog), nil)
+	p.MustEval(`() => window.dispatchEvent(new Event('visibilitychange'))`) // as a phone that is taken up again
+	p.find(".visits-head", "Messages")
+	assert.Equal(t, "the side door", p.MustEval(`() => document.querySelector('#owner-note').value`).Str())
+}

@@ -50,21 +50,14 @@ const form = reactive({
   language: '' as Schemas['Language'] | '',
   suits: [] as Schemas['OwnerSuits'][],
 })
+/** Only what is kept of the owner fills the form: a message that goes out meanwhile leaves alone what is typed. */
 watch(
-  data,
-  d =>
-    d &&
-    Object.assign(form, {
-      name: d.owner.name,
-      reach: d.owner.reach,
-      address: d.owner.address,
-      may_offer: d.owner.may_offer,
-      may_remind: d.owner.may_remind,
-      stopped: d.owner.stopped,
-      note: d.owner.note,
-      language: d.owner.language ?? '',
-      suits: d.owner.suits,
-    }),
+  () => data.value?.owner.version,
+  () => {
+    if (!data.value) return
+    const { name, reach, address, may_offer, may_remind, stopped, note, language = '', suits } = data.value.owner
+    Object.assign(form, { name, reach, address, may_offer, may_remind, stopped, note, language, suits })
+  },
   { immediate: true },
 )
 const saved = ref(false)
