@@ -28,7 +28,7 @@ var empty = sync.OnceValues(func() ([]byte, error) {
 	if err := kept.Close(); err != nil {
 		return nil, err
 	}
-	return os.ReadFile(path) //nolint:gosec // its own
+	return os.ReadFile(path)
 })
 
 // Empty is the file of an empty book, in a place that goes with the test.
