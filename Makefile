@@ -50,7 +50,7 @@ quick: check
 
 # Without vet, which `make check` has.
 unit:
-	$(GO) test -vet=off ./cmd/... ./internal/...
+	$(GO) test -vet=off -timeout 30m ./cmd/... ./internal/...
 
 # Every row of the pages of figures in docs/: `make test` works out every fifth.
 simulate:

@@ -152,7 +152,13 @@ func TestAQuicksOutlineIsClosed(t *testing.T) {
 	s := usual.AtGap(1)
 	points := s.Quick(usual.Length / 2)
 	first, last := points[0], points[len(points)-1]
-	assert.InDelta(t, 2*quickHalfWidth*usual.Depth, math.Hypot(first.X-last.X, first.Z-last.Z), 1e-9, "as wide as it is")
+	assert.InDelta(
+		t,
+		2*quickHalfWidth*usual.Depth,
+		math.Hypot(first.X-last.X, first.Z-last.Z),
+		1e-9,
+		"as wide as it is",
+	)
 	for i, p := range points {
 		q := points[(i+1)%len(points)]
 		assert.Less(t, math.Hypot(p.X-q.X, p.Z-q.Z), usual.Length/4, "no leap between %d and the next", i)

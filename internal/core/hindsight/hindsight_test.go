@@ -1,15 +1,12 @@
 package hindsight
 
 import (
-	"math"
 	"math/rand/v2"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-	"gonum.org/v1/gonum/stat/distuv"
-	"pgregory.net/rapid"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
@@ -27,51 +24,6 @@ import (
 	"fribbet/internal/words/wordstest"
 	"fribbet/internal/worked"
 )
-
-// The closed form against its own integral, and at the mean, where it is σ(√2−1)/√π (Gneiting & Raftery 2007).
-func TestCRPSIsItsIntegral(t *testing.T) {
-	assert.InDelta(t, 2*(math.Sqrt2-1)/math.Sqrt(math.Pi), CRPS(5, 2, 5), 1e-12)
-	for _, seen := range []float64{-3, 0.5, 4} {
-		n, sum := distuv.Normal{Mu: 1, Sigma: 1.5}, 0.0
-		for x := -20.0; x < 20; x += 0.001 {
-			step := 0.0
-			if x >= seen {
-				step = 1
-			}
-			sum += math.Pow(n.CDF(x)-step, 2) * 0.001
-		}
-		assert.InDelta(t, sum, CRPS(1, 1.5, seen), 1e-3)
-	}
-	assert.Equal(t, 2.0, CRPS(1, 0, 3), "without a range it is how far off it was")
-}
-
-// Equal chances are a binomial.
-func TestExpectedIsABinomialOfEqualChances(t *testing.T) {
-	var equal sum
-	for range 400 {
-		equal.take(0.02)
-	}
-	e, b := equal.expected(), distuv.Binomial{N: 400, P: 0.02}
-	assert.InDelta(t, 8, e.Value, 1e-9)
-	assert.GreaterOrEqual(t, b.CDF(e.Low), 0.05)
-	assert.Less(t, b.CDF(e.Low-1), 0.05)
-	assert.GreaterOrEqual(t, b.CDF(e.High), 0.95)
-	assert.Less(t, b.CDF(e.High-1), 0.95)
-	assert.Zero(t, (&sum{}).expected().High)
-}
-
-// Of many the normal stands for the sum, and where few are to happen a Poisson: both against the exact binomial.
-func TestExpectedOfManyIsAboutTheExact(t *testing.T) {
-	for _, p := range []float64{0.002, 0.3} {
-		var many sum
-		for range 5000 {
-			many.take(p)
-		}
-		e, b := many.expected(), distuv.Binomial{N: 5000, P: p}
-		assert.InDelta(t, 0.05, b.CDF(e.Low), 0.06)
-		assert.InDelta(t, 0.95, b.CDF(e.High), 0.04)
-	}
-}
 
 const twoYears = 104 // weeks
 
@@ -399,103 +351,4 @@ func TestDogsTogether(t *testing.T) {
 	assert.Equal(t, all[0].Dates, one.Dates)
 	assert.Equal(t, all[0].LeftOut.Sittings+all[1].LeftOut.Sittings+all[2].LeftOut.Sittings, sum.LeftOut.Sittings)
 	assert.Equal(t, all[0].Lengths.Seen+all[1].Lengths.Seen+all[2].Lengths.Seen, sum.Lengths.Seen)
-}
-
-// Dogs of one size whose nails grow by half as fast again: their record sets what is usual of that size nearer to it,
-// and of no other; ends that show late set the faces. Of few sittings nothing is offered.
-func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
-	offers := func(w virtual.World) (growths, faces Offer) {
-		r := rand.New(rand.NewPCG(6, 1))
-		var all []Learnt
-		for range 8 {
-			d, told := lived(r, w, 60, 4)
-			d.Weights = []dog.Weight{{On: monday, Kg: 20}}
-			f := feet.FeetAfter(d, told)
-			l := Learnt{
-				Class:    30,
-				Sittings: len(told),
-				Usual:    growth.Usual(f.Where(f.Day())),
-				Faces:    f.Faces(),
-				Told:     len(told),
-			}
-			l.Gross, l.Before = f.Gross()
-			all = append(all, l)
-		}
-		assert.Empty(t, Offers(all[:1]), "one dog is no rule")
-		got := Offers(all)
-		for _, o := range got {
-			if o.Kind == OwnGrowth {
-				assert.Equal(t, 30.0, o.Class)
-				growths = o
-			} else {
-				faces = o
-			}
-		}
-		return growths, faces
-	}
-	if as, _ := offers(virtual.World{}); as.Kind != "" {
-		assert.InDelta(t, 1, as.Times, 0.12, "dogs as most are")
-	}
-	faster, late := offers(virtual.World{Faster: 1.5, Later: 0.6})
-	assert.Greater(t, faster.Times, 1.15)
-	assert.InDelta(t, faster.Before*faster.Times, faster.After, 1e-9)
-	assert.Less(t, late.After, late.Before-0.1)
-	require.NoError(t, late.Faces.Check("faces").Err())
-}
-
-// A hand whose millimetre is 1.3 is found from what came off nails that were measured before and after, a ground or
-// assumed one apart; of few trims, or as it is meant, nothing is offered.
-func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
-	r := rand.New(rand.NewPCG(7, 1))
-	hand := func(times float64, trims int) []Offer {
-		l := Learnt{Class: 30, Usual: 1.1}
-		l.Gross.SD, l.Before.SD = 0.35, 0.35
-		for range trims {
-			before := measure.Number{MM: 15, By: measure.Caliper, SD: 0.3}
-			after := measure.Number{MM: 15 - 3*times + 0.3*r.NormFloat64(), By: measure.Caliper, SD: 0.3}
-			one := record.NailRecord{
-				LengthBefore: &before,
-				LengthAfter:  &after,
-				Cuts:         []float64{2, 1},
-				Tool:         kit.SmallPlier,
-			}
-			ground, assumed := one, one
-			ground.Tool, assumed.Assumed = kit.GrinderBand, true
-			l.Hand = l.Hand.And(TakenOff(record.Sitting{Records: []record.NailRecord{one, ground, assumed}}))
-		}
-		assert.Equal(t, trims, l.Hand.Nails)
-		return Offers([]Learnt{l})
-	}
-	got := hand(1.3, 40)
-	require.Len(t, got, 1)
-	assert.Equal(t, OwnHand, got[0].Kind)
-	assert.InDelta(t, 1.3, got[0].Times, 0.03)
-	assert.Equal(t, got[0].Times, OwnTimes(got))
-	assert.Empty(t, hand(1, 400), "as it means to")
-	assert.Empty(t, hand(1.3, 20), "too few trims")
-	assert.Zero(t, OwnTimes(nil))
-}
-
-// What was summed in two parts is what it is summed at once, few or many.
-func TestPartsAddUpToTheWhole(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
-		chances := rapid.SliceOfN(rapid.Float64Range(0, 1), 0, exactly+20).Draw(t, "chances")
-		at := rapid.IntRange(0, len(chances)).Draw(t, "parted at")
-		var whole, first, second sum
-		for i, p := range chances {
-			whole.take(p)
-			if i < at {
-				first.take(p)
-			} else {
-				second.take(p)
-			}
-		}
-		first.add(second)
-		assert.Equal(t, whole.N, first.N)
-		assert.InDelta(t, whole.Mean, first.Mean, 1e-9)
-		assert.InDelta(t, whole.Variance, first.Variance, 1e-9)
-		assert.Len(t, first.Few, len(whole.Few))
-	})
-	one := Taken{1, 18, 20, 19, 25, 24, 24}
-	assert.Equal(t, Taken{2, 36, 40, 38, 50, 48, 48}, one.And(one))
 }
