@@ -73,6 +73,9 @@ func (p page) toGo() int {
 // saved waits until nothing waits in the browser any more: a tap goes into its own database first, and waits there.
 func (p page) saved() {
 	p.t.Helper()
+	_, _ = p.Timeout(patience).
+		Eval(drawn)
+		// what was pressed has arrived by then; a page that was left meanwhile is gone
 	p.waits(
 		rod.Eval(`() => document.body !== null && !document.querySelector('[aria-busy=true]') &&
 			!document.body.innerText.includes('not yet saved')`),

@@ -23,6 +23,12 @@ import (
 // patience is how long a page may take to show something on a busy machine.
 const patience = 100 * time.Second
 
+// drawn comes true two pictures later; a tab behind another draws none.
+const drawn = `() => new Promise(on => {
+	requestAnimationFrame(() => requestAnimationFrame(on))
+	setTimeout(on, 300)
+})`
+
 // passes moves the page's clock on.
 func (p page) passes(time time.Duration) {
 	p.t.Helper()
