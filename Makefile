@@ -28,8 +28,8 @@ web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/s
 
 # Everything that CI holds to, two things at once: a browser waits more than it works.
 test: chromium web/node_modules
-	@$(MAKE) --no-print-directory -j2 --output-sync=target build check-web generated-fresh
-	@$(MAKE) --no-print-directory -j2 --output-sync=target e2e check-go unit
+	@$(MAKE) --no-print-directory -j2 --output-sync=target build generated-fresh
+	@$(MAKE) --no-print-directory -j2 --output-sync=target e2e check-go check-web unit
 
 check: check-go check-web
 
