@@ -1,6 +1,12 @@
 package feet
 
 import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
@@ -13,11 +19,6 @@ import (
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
-	"math"
-	"testing"
-
-	"github.com/stretchr/testify/assert"
-	"github.com/stretchr/testify/require"
 )
 
 var (
@@ -366,21 +367,4 @@ func TestADewclawSeenCurledIsCurling(t *testing.T) {
 	curled := nail.Curled
 	d := record.WalkRound{Looks: []record.Look{{Code: nail.MustParse("LF1"), Shape: &curled}}}.Seen(plain())
 	assert.True(t, reading(t, FeetAfter(d, nil), "LF1", today).Curling())
-}
-
-// A dog that clicks has a nail on the floor; where somebody looked which touch, that says more.
-func TestAClickCountsWhereNobodyLooked(t *testing.T) {
-	after := func(a record.Arrival) []float64 {
-		f := FeetAfter(plain(), nil, record.WalkRound{On: today})
-		f.Arrive(a)
-		var all []float64
-		for i := range f.Nails {
-			all = append(all, f.state.ToFloor(i).Mean)
-		}
-		return all
-	}
-	assert.NotEqual(t, after(record.Arrival{}), after(record.Arrival{Clicks: true}))
-	assert.Equal(t,
-		after(record.Arrival{Touching: record.Some}),
-		after(record.Arrival{Touching: record.Some, Clicks: true}))
 }

@@ -187,3 +187,8 @@ func BenchmarkLearnThreeYears(b *testing.B) {
 		Learn(all)
 	}
 }
+
+// The 90th percentile of a normal: 1.2816 standard deviations (NIST/SEMATECH handbook, 1.3.6.7.1).
+func TestACautiousRateIsOneDogsInTen(t *testing.T) {
+	assert.InDelta(t, 1.12816, Cautious(Rate{Mean: 1, SD: 0.1}), 1e-5)
+}

@@ -230,3 +230,15 @@ func TestEveryKindHasAShelf(t *testing.T) {
 	}
 	assert.Equal(t, map[Shelf]int{Cutters: 5, Grinders: 3, Rubbers: 2, Supplies: 9, Protection: 6}, shelves)
 }
+
+// What this dog is used to speaks for a tool that takes length, and for no other tool and no smoothing.
+func TestWhatTheDogIsUsedTo(t *testing.T) {
+	for _, purpose := range []Purpose{Length, Smoothing} {
+		plain := Advise(job(func(j *Job) { j.Purpose = purpose }), nil)
+		used := Advise(job(func(j *Job) { j.Purpose, j.Last = purpose, File }), nil)
+		for _, tool := range Tools() {
+			more := option(t, used, tool).Score - option(t, plain, tool).Score
+			assert.Equal(t, purpose == Length && tool == File, more > 0, "%s: %s", purpose, tool)
+		}
+	}
+}

@@ -36,3 +36,21 @@ func TestPawsMirrorAsTheDogStands(t *testing.T) {
 	}
 	assert.Equal(t, "LF5 LF4 LF3 LF2 LF1 RF1 RF2 RF3 RF4 RF5 ", text)
 }
+
+func TestANameIsANailOrAGroup(t *testing.T) {
+	fore, err := Named("fore")
+	require.NoError(t, err)
+	assert.Len(t, fore, 8)
+	one, err := Named("LF3")
+	require.NoError(t, err)
+	assert.Equal(t, []Code{MustParse("LF3")}, one)
+	_, err = Named("the long one")
+	assert.Error(t, err)
+}
+
+func TestATornOrIngrownNailIsAVeterinarians(t *testing.T) {
+	for _, s := range States() {
+		assert.Equal(t, s == Torn || s == Ingrown, s.Veterinary(), s)
+	}
+	assert.NotEmpty(t, States())
+}

@@ -189,3 +189,11 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	require.NoError(t, err)
 	assert.NotEqual(t, due.Rest, next.Rule)
 }
+
+func TestNothingIsToldOfANailThatIsNotThere(t *testing.T) {
+	f := feet.FeetAfter(plain(), nil).Work(today)
+	_, is := Told(&f, record.NailRecord{Code: nail.MustParse("LH1")}, usually)
+	assert.False(t, is)
+	_, is = Told(&f, record.NailRecord{Code: nail.MustParse("LF3"), Cuts: []float64{0.5}}, usually)
+	assert.True(t, is)
+}
