@@ -54,3 +54,24 @@ func TestStoppingFacesAreTheFirstSignAndWorse(t *testing.T) {
 		assert.Equal(t, f.FirstSign() || f.Ends(), slices.Contains(Stopping(), f), f)
 	}
 }
+
+// 1.6449 standard deviations to each side hold the middle 90 % of a normal (NIST/SEMATECH handbook, 1.3.6.7.1).
+func TestTheRangeOfASpare(t *testing.T) {
+	low, high := Spare{Mean: 3, SD: 0.5}.Range()
+	assert.InDelta(t, 2.1776, low, 1e-4)
+	assert.InDelta(t, 3.8224, high, 1e-4)
+	low, _ = Spare{Mean: 0.5, SD: 1}.Range()
+	assert.Zero(t, low, "a spare is not below nothing")
+}
+
+// At the break-even interval a quick comes back to where it was, and it grows at any longer one.
+func TestAtBreakEvenTheQuickComesBack(t *testing.T) {
+	d := Drift{Rate: 0.7, Follow: UsualFollow(1)}
+	left := d.Rest / 2
+	weeks := d.BreakEven(left)
+	assert.Positive(t, weeks)
+	assert.InDelta(t, 0, d.Move(left, weeks), 1e-6)
+	assert.Negative(t, d.Move(left, 0.9*weeks))
+	assert.Positive(t, d.Move(left, 1.1*weeks))
+	assert.Zero(t, d.BreakEven(d.Rest), "where so much is left it never draws back")
+}

@@ -124,3 +124,31 @@ func TestASliceOfARecord(t *testing.T) {
 	_, _, is := r.Slice(-1)
 	assert.False(t, is)
 }
+
+func TestARecordThatSaysNothingOfTheNail(t *testing.T) {
+	assert.True(t, NailRecord{Code: nail.MustParse("LF3"), Reaction: temper.Calm}.LeftAlone())
+	one := length(14)
+	for name, r := range map[string]NailRecord{
+		"a cut": {Cuts: []float64{1}}, "before": {LengthBefore: one}, "after": {LengthAfter: one},
+		"gap before": {GapBefore: one}, "gap after": {GapAfter: one}, "spare": {SpareLeft: one}, "colour": {Colour: nail.Dark},
+	} {
+		assert.False(t, r.LeftAlone(), name)
+	}
+}
+
+// A clipper's cut is ground round with a grinder, nothing else with anything else.
+func TestWhatIsGroundRoundFollowsACut(t *testing.T) {
+	for field, r := range map[string]NailRecord{
+		"":            {Cuts: []float64{1}, Tool: kit.LargePlier, Ground: &Ground{Tool: kit.GrinderBand}},
+		"ground.tool": {Cuts: []float64{1}, Tool: kit.LargePlier, Ground: &Ground{Tool: kit.SmallPlier}},
+		"ground":      {Tool: kit.LargePlier, Ground: &Ground{Tool: kit.GrinderBand}},
+	} {
+		r.Code, r.Reaction = nail.MustParse("LF3"), temper.Calm
+		s := Sitting{On: today, Records: []NailRecord{r}}
+		var want []string
+		if field != "" {
+			want = []string{"records[0]." + field}
+		}
+		assert.Equal(t, want, names(s.Check(plain(), today)), field)
+	}
+}
