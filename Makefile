@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check check-go check-web format generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
+.PHONY: demo build test quick check check-go check-web format generate generated-fresh web unit simulate e2e drive bench load pages chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -29,7 +29,7 @@ web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/s
 # Everything that CI holds to, two things at once: a browser waits more than it works.
 test: chromium web/node_modules
 	@$(MAKE) --no-print-directory -j2 --output-sync=target build generated-fresh
-	@$(MAKE) --no-print-directory -j2 --output-sync=target e2e check-go check-web unit
+	@$(MAKE) --no-print-directory -j2 --output-sync=target drive check-go check-web unit
 
 check: check-go check-web
 
@@ -57,6 +57,10 @@ simulate:
 	FRIBBET_ROWS=all $(GO) test -count=1 -timeout 60m ./internal/core/... ./internal/phototest
 
 e2e: build
+	@$(MAKE) --no-print-directory drive
+
+# The program that is built, driven through its interface.
+drive:
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -parallel 2 -timeout 60m ./e2e/...
 
 # Which small changes of the core no test notices: N of each package, by chance; N=60 is a night's work.
