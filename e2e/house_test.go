@@ -103,6 +103,7 @@ func TestThePhoneAtTheTable(t *testing.T) { // by itself: the passphrase stands 
 	from := time.Now()
 	tablet.sees("1 touch")
 	t.Logf("the tablet showed the phone's touch after %s", time.Since(from))
+	phone.saved()
 
 	port := program.port()[strings.LastIndex(program.port(), ":"):]
 	program.kill()

@@ -10,7 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// told waits until the log of a sitting holds as many cuts, and gives it a moment to hold more.
+// told waits until the log of a sitting holds as many cuts, and no more.
 func (p *program) told(t *testing.T, at string, cuts int) {
 	t.Helper()
 	count := func() int {
@@ -30,6 +30,7 @@ func (p page) oneTouch(program *program) string {
 	p.grinder()
 	p.keys("t")
 	program.told(p.t, at, 1)
+	p.saved() // and the browser has heard that it is kept
 	return at
 }
 
@@ -175,6 +176,7 @@ func TestABookThatWasPutBackGetsItsSittingAnew(t *testing.T) {
 	p.grinder()
 	p.keys("t")
 	program.told(t, at, 1)
+	p.saved()
 	port := program.port()
 	program.kill()
 	p.keys("t t")
