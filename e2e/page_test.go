@@ -30,7 +30,7 @@ const drawn = `() => new Promise(on => {
 })`
 
 // passes moves the page's clock on.
-func (p page) passes(time time.Duration) {
+func (p page) passes(some time.Duration) {
 	p.t.Helper()
 	p.MustEval(`by => {
 		const Before = Date
@@ -38,7 +38,7 @@ func (p page) passes(time time.Duration) {
 			constructor(...of) { of.length ? super(...of) : super(Before.now() + by) }
 			static now() { return Before.now() + by }
 		}
-	}`, time.Milliseconds())
+	}`, some.Milliseconds())
 }
 
 // often is how often one looks whether something has come.
@@ -47,26 +47,36 @@ const often = 100 * time.Millisecond
 // atRest is how long a thing has not moved before it is pressed: quicker than any finger.
 const atRest = 80 * time.Millisecond
 
-// atOnce is how many tests are driven at once: each waits for pages more than it works.
-const atOnce = 2
-
-// chromiums are those that no test drives: of two pages in one, that behind does not repaint.
-var (
-	chromiums = make(chan *rod.Browser, atOnce)
-	taken     sync.Map // by the test that drives it
-)
+// chromiums are as many as tests are driven at once: of two pages in one, that behind does not repaint.
+var chromiums = struct {
+	sync.Mutex
+	dir   string
+	idle  []*rod.Browser
+	taken map[string]*rod.Browser // by the test that drives it
+	stop  []func()
+}{taken: map[string]*rod.Browser{}}
 
 // chromium is a test's own until it ends.
 func chromium(t testing.TB) *rod.Browser {
 	t.Helper()
-	if b, is := taken.Load(t.Name()); is {
-		return b.(*rod.Browser)
+	chromiums.Lock()
+	defer chromiums.Unlock()
+	if b, is := chromiums.taken[t.Name()]; is {
+		return b
 	}
-	b := <-chromiums
-	taken.Store(t.Name(), b)
+	if len(chromiums.idle) == 0 {
+		b, stop, err := launch(filepath.Join(chromiums.dir, fmt.Sprint("chromium", len(chromiums.stop))))
+		require.NoError(t, err)
+		chromiums.idle, chromiums.stop = append(chromiums.idle, b), append(chromiums.stop, stop)
+	}
+	last := len(chromiums.idle) - 1
+	b := chromiums.idle[last]
+	chromiums.idle, chromiums.taken[t.Name()] = chromiums.idle[:last], b
 	t.Cleanup(func() {
-		taken.Delete(t.Name())
-		chromiums <- b
+		chromiums.Lock()
+		defer chromiums.Unlock()
+		delete(chromiums.taken, t.Name())
+		chromiums.idle = append(chromiums.idle, b)
 	})
 	return b
 }
@@ -88,15 +98,12 @@ func TestMain(m *testing.M) {
 			panic(err)
 		}
 		defer os.RemoveAll(dir)
-		demos.dir = dir
-		for n := range atOnce {
-			b, stop, err := launch(filepath.Join(dir, fmt.Sprint("chromium", n)))
-			if err != nil {
-				panic(err)
+		demos.dir, chromiums.dir = dir, dir
+		defer func() {
+			for _, stop := range chromiums.stop {
+				stop()
 			}
-			defer stop()
-			chromiums <- b
-		}
+		}()
 		return m.Run()
 	}())
 }

@@ -181,9 +181,9 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 	}
 	v := p.Verdict
 	if v.Kind == verdict.AskFirst {
-		seen := math.Round(
-			math.Max(0, math.Min(h.truth.Nails[i].Spare+0.5*h.noise.NormFloat64(), h.truth.Nails[i].Length))*10,
-		) / 10
+		truth := h.truth.Nails[i]
+		seen := math.Max(0, math.Min(truth.Spare+0.5*h.noise.NormFloat64(), truth.Length))
+		seen = math.Round(seen*10) / 10
 		r.Landmarks, r.Sure = []quick.Seen{{Mark: quick.Groove, Spare: seen}}, true
 		under := h.feet.Work(h.day)
 		told, _ := outlook.Told(&under, r, terms)

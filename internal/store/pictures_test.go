@@ -44,17 +44,8 @@ func files(t *testing.T, place string) int {
 // A backup written anywhere has its pictures beside it, and brings them back.
 func TestPicturesGoAlongWithABackup(t *testing.T) {
 	place := t.TempDir()
-	path, out, other := filepath.Join(
-		place,
-		"book.db",
-	), filepath.Join(
-		place,
-		"usb",
-		"copy.db",
-	), filepath.Join(
-		place,
-		"other.db",
-	)
+	path, out := filepath.Join(place, "book.db"), filepath.Join(place, "usb", "copy.db")
+	other := filepath.Join(place, "other.db")
 	s, p := pictured(t, path)
 	require.NoError(t, os.Mkdir(filepath.Dir(out), 0o700))
 	require.NoError(t, s.Backup(t.Context(), out))

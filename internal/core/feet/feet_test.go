@@ -317,17 +317,8 @@ func TestTheForecastIsTheReadingsOfThoseDays(t *testing.T) {
 		assert.Equal(t, f.On(today.AddDays(day)), c.Readings[i])
 	}
 	require.NotEmpty(t, c.Touching)
-	before, after := reading(
-		t,
-		f,
-		c.Touching[0].String(),
-		today.AddDays(int(c.Touch)),
-	), reading(
-		t,
-		f,
-		c.Touching[0].String(),
-		today.AddDays(int(c.Touch)+1),
-	)
+	first, day := c.Touching[0].String(), today.AddDays(int(c.Touch))
+	before, after := reading(t, f, first, day), reading(t, f, first, day.AddDays(1))
 	assert.False(t, before.OnFloor && c.Touch > 0)
 	assert.True(t, after.OnFloor)
 }

@@ -50,10 +50,9 @@ func (l Looking) At(width, height int) Homography {
 	c, s := math.Cos(l.Tilt*rad), math.Sin(l.Tilt*rad)
 	x := [3]float64{c + ux*ux*(1-c), ux * uy * (1 - c), -uy * s}
 	y := [3]float64{ux * uy * (1 - c), c + uy*uy*(1-c), ux * s}
+	cos, sin := math.Cos(l.Turned*rad), math.Sin(l.Turned*rad)
 	for _, v := range []*[3]float64{&x, &y} {
-		v[0], v[1] = math.Cos(l.Turned*rad)*v[0]-math.Sin(l.Turned*rad)*v[1], math.Sin(l.Turned*rad)*v[0]+math.Cos(
-			l.Turned*rad,
-		)*v[1]
+		v[0], v[1] = cos*v[0]-sin*v[1], sin*v[0]+cos*v[1]
 	}
 	var h Homography
 	for i, far := range []float64{0, 0, l.Distance} {

@@ -40,16 +40,8 @@ func (w Window) Harm(day date.Date) float64 {
 
 // Waits is what not coming before a day does to the dog; nothing as long as it is not due.
 func (w Window) Waits(day date.Date) float64 {
-	return lateDay*since(
-		w.Due,
-		day,
-	) + (touchingDay-lateDay)*since(
-		w.Touches,
-		day,
-	) + (curlingDay-lateDay)*since(
-		w.Curls,
-		day,
-	)
+	late, touches, curls := since(w.Due, day), since(w.Touches, day), since(w.Curls, day)
+	return lateDay*late + (touchingDay-lateDay)*touches + (curlingDay-lateDay)*curls
 }
 
 // Compare orders by what waiting until a day would do, the most harmed first, then by date.

@@ -115,10 +115,8 @@ func (s *State) wear(i int, where growth.Where, weeks float64) {
 	}
 	s.Wears[i] = true
 	worn := math.Max(leastWorn, s.Rate(i, where).Mean) * weeks / (wearReach * claw.SizeFactor(where.Weight))
-	goes := math.Min(
-		1,
-		2*worn/(2+worn),
-	) // by the trapezoid rule, which leaves a nail that wears as fast as it grows where it is
+	// by the trapezoid rule, which leaves a nail that wears as fast as it grows where it is
+	goes := math.Min(1, 2*worn/(2+worn))
 	line := goes * share // length −= line·(length − floor) + what makes its mean right, and spare as much
 	off := goes * past
 	l := &s.Leaves[i]

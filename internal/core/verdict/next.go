@@ -107,9 +107,8 @@ func (w Worked) next(t Terms) Step {
 		return stop(say.Of(theFirstSignShowsAnd))
 	case last.FirstSign():
 		enough := func() Step { return stop(say.Of(theSignShowsAndAny)) }
-		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(
-			min(t.Limit, Careful),
-		) { // a sliver stays in reserve: some dogs show late
+		reserve := sliver * size // a sliver stays: some dogs show late
+		if w.risk(t.takes(w.thickness(t, thin))+reserve) > float64(min(t.Limit, Careful)) {
 			return enough()
 		}
 		return w.within(t, left, []float64{tip}, say.Of(thinSlicesUntilTheDot), enough)

@@ -105,10 +105,8 @@ func one(factor float64) float64 {
 // Rate is a nail's true net growth, mm a week.
 func (d *Dog) Rate(i int) float64 {
 	n := d.Nails[i]
-	rate := growth.Usual(d.Where) + d.gross + n.Own - d.wear[n.Code.Group()]*d.Where.Pavement*claw.SizeFactor(
-		d.Where.Weight,
-	)
-	return math.Max(0.05, rate)
+	worn := d.wear[n.Code.Group()] * d.Where.Pavement * claw.SizeFactor(d.Where.Weight)
+	return math.Max(0.05, growth.Usual(d.Where)+d.gross+n.Own-worn)
 }
 
 // Gross is the true growth of a nail of this dog that nothing wears, mm a week.
