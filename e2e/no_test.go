@@ -26,14 +26,22 @@ func TestTheDogSaysNo(t *testing.T) {
 	assert.Equal(t, "most", after.Arrival.Touching)
 	assert.Eventually(t, func() bool { gone, _, _ := p.Has(".arrival"); return !gone }, patience, often, "asked once")
 
+	p.MustEval(`() => {
+		window.asked = 0
+		const shown = ({ addedNodes }) => [...addedNodes].filter((n) => n.matches?.('dialog.answer')).length
+		new MutationObserver((all) => all.forEach((m) => (window.asked += shown(m))))
+			.observe(document.body, { childList: true, subtree: true })
+	}`)
 	p.press(".took button", "uneasy")
 	p.sees("Pause. A treat, a softer hold.")
+	p.saved()
+	assert.Equal(t, 1, p.MustEval(`() => window.asked`).Int(), "asked once, not again when the book has it")
 	p.press("dialog.answer button", "It has eased")
 	p.saved()
 	assert.Less(t, program.toFloor(id), before-3, "what was seen moves what is believed of all of them")
 	p.press(".took button", "snapping")
 	p.sees("Hands away. Stop for today.")
-	end := p.find("dialog.answer .most", "End the trim").MustShape().Box()
+	end := p.box("dialog.answer .most", "End the trim")
 	assert.Greater(t, end.Y, 422.0, "under the thumb")
 	assert.LessOrEqual(t, end.Y+end.Height, 844.0, "not below the fold")
 	assert.GreaterOrEqual(t, end.Height, 160.0, "the biggest thing on the screen")

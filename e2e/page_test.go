@@ -234,6 +234,17 @@ func (p page) find(selector, words string) *rod.Element {
 	return e.CancelTimeout()
 }
 
+// box is where something stands on the page, once it is drawn and at rest.
+func (p page) box(selector, words string) *proto.DOMRect {
+	p.t.Helper()
+	e := p.find(selector, words).Timeout(patience)
+	p.require(e.WaitStable(atRest), selector+" at rest")
+	shape, err := e.Shape()
+	p.require(err, "where "+selector+" stands")
+	require.NotEmpty(p.t, shape.Quads, "%s is drawn", selector)
+	return shape.Box()
+}
+
 // closeSections leaves a dog's page as who looks at nothing more leaves it.
 func (p page) closeSections() {
 	p.t.Helper()

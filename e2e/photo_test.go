@@ -86,7 +86,7 @@ func (p page) drags(label string, to photo.Point) {
 	}`).
 		Arr()
 	left, top, scale := sheet[0].Num(), sheet[1].Num(), sheet[2].Num()
-	at := p.find(fmt.Sprintf(".grip[aria-label^=%q]", label), "").MustShape().Box()
+	at := p.box(fmt.Sprintf(".grip[aria-label^=%q]", label), "")
 	mouse := p.Mouse
 	p.require(mouse.MoveTo(proto.Point{X: at.X + at.Width/2, Y: at.Y + at.Height/2}), "to "+label)
 	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")

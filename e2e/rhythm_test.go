@@ -33,7 +33,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	assert.NotEqual(t, last, first)
 
 	p.MustEval(`() => document.querySelector('section[aria-label="History"]').scrollIntoView()`)
-	box := p.MustElement(".plot canvas").MustShape().Box()
+	box := p.box(".plot canvas", "")
 	require.NoError(t, p.Touch.Tap(box.X+box.Width*0.5, box.Y+box.Height/2))
 	p.sees("after a trim")
 	assert.NotEqual(t, first, reading())

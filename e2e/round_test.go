@@ -62,7 +62,7 @@ func TestTheRound(t *testing.T) {
 	)
 
 	hatch, _ := today().visit(t, "Hatch")
-	at, on := p.find(".visit", "Bobbin").MustShape().Box(), p.find(".visit", "Hatch").MustShape().Box()
+	at, on := p.box(".visit", "Bobbin"), p.box(".visit", "Hatch")
 	mouse := p.Mouse
 	p.require(mouse.MoveTo(proto.Point{X: at.X + 60, Y: at.Y + 8}), "to Bobbin")
 	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")
@@ -101,12 +101,7 @@ func TestAVisitGoesToAnotherDay(t *testing.T) {
 		return slices.ContainsFunc(d.Visits, func(v roundVisit) bool { return v.Dog.Name == "Bobbin" })
 	}
 	p := tab(t, browser(t), program.address+"/round")
-	at, to := p.find(".visit", "Bobbin").
-		MustShape().
-		Box(),
-		p.find(".week [data-day='"+thursday+"']", "").
-			MustShape().
-			Box()
+	at, to := p.box(".visit", "Bobbin"), p.box(".week [data-day='"+thursday+"']", "")
 	mouse := p.Mouse
 	p.require(mouse.MoveTo(proto.Point{X: at.X + 60, Y: at.Y + 8}), "to Bobbin")
 	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")

@@ -5,7 +5,7 @@ import { now } from './day'
 import { useAwake } from './awake'
 import { kept } from './kept'
 import { atBench, send } from './carry'
-import { asides, forgetAside, isTap, put, waiting, type Aside, type Tap } from './outbox'
+import { asides, forgetAside, isTap, put, waiting, type Aside, type Tap, type Waiting } from './outbox'
 import { $t } from '../i18n'
 import { over } from './offline'
 
@@ -45,6 +45,9 @@ export function useBench(dog: string, sitting: string) {
   /** Presses that are on their way into the browser's own database: a second one must not overtake them. */
   const telling = ref(0)
   let sending: Promise<void> | undefined
+  /** Events that the last answer holds: they are shown with it, not over it once more, until the browser drops them. */
+  const taken = new Set<string>()
+  const wait = (all: Waiting[]) => (pending.value = all.filter(isTap).filter(w => !taken.has(w.event.id)))
 
   function take(bench: Schemas['Bench']) {
     // a tap’s answer leaves them out
@@ -60,7 +63,7 @@ export function useBench(dog: string, sitting: string) {
     telling.value++
     try {
       await put(...all.map(told => ({ dog, sitting, event: stamped(told) })))
-      pending.value = (await waiting(sitting)).filter(isTap)
+      wait(await waiting(sitting))
     } finally {
       telling.value--
     }
@@ -73,7 +76,11 @@ export function useBench(dog: string, sitting: string) {
     return sending
   }
   async function carry() {
-    const halt = await send(dog, sitting, batch => (pending.value = batch), take)
+    const halt = await send(dog, sitting, wait, (bench, batch) => {
+      batch.forEach(w => taken.add(w.event.id))
+      wait(pending.value)
+      take(bench)
+    })
     aside.value = (await asides(sitting)).filter(isTap)
     unreachable.value = halt?.away ?? false
     if (halt && !halt.away) refusal.value = halt.error // such as another book at this address: everything stays
@@ -103,7 +110,7 @@ export function useBench(dog: string, sitting: string) {
   })
   atBench.add(sitting)
   void waiting(sitting).then(w => {
-    pending.value = w.filter(isTap)
+    wait(w)
     return read()
   })
   // Another device's taps are heard of at once; where the stream does not hold, they are asked for.

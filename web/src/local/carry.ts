@@ -20,7 +20,7 @@ export async function send(
   dog: string,
   sitting: string,
   waits?: (batch: Tap[]) => void,
-  took?: (bench: Schemas['Bench']) => void,
+  took?: (bench: Schemas['Bench'], batch: Tap[]) => void,
 ): Promise<Halt | undefined> {
   const path = { params: { path: { dog_id: dog, sitting_id: sitting } } }
   for (;;) {
@@ -41,7 +41,7 @@ export async function send(
           body: { events: batch.map(w => w.event) },
         }),
       )
-      took?.(bench)
+      took?.(bench, batch)
       await drop(batch)
     } catch (e) {
       const named =
