@@ -77,3 +77,23 @@ func TestOfTwoUnderOneIDAtOnceOneIsTold(t *testing.T) {
 		assert.Less(t, min(answers[0], answers[1]), 300)
 	}
 }
+
+// Four hands at one bench at once: everything that each of them told is in the log, once, also what two of them told.
+func TestManyHandsAtOneBenchLoseNothing(t *testing.T) {
+	c, dogs := groomers(t, 20)
+	sat := "/api/dogs/" + dogs[0].Id.String() + "/sittings/" + uuid.NewString()
+	ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"started","tool":"large_plier"`), 200)
+	const hands, taps = 4, 8
+	var all sync.WaitGroup
+	for hand := range hands {
+		all.Go(func() {
+			for tap := range taps {
+				body := told(fmt.Sprintf(`"id":"%d-%d","kind":"note","note":"hand %d"`, hand/2, tap, hand/2))
+				status, text := c.do("POST", sat+"/events", body)
+				assert.Equal(t, 200, status, string(text))
+			}
+		})
+	}
+	all.Wait()
+	assert.Equal(t, 1+hands/2*taps, ask[contract.Bench](c, "GET", sat+"/bench", "", 200).Events)
+}

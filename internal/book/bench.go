@@ -42,43 +42,60 @@ type Bench struct {
 	After    []feet.Reading // and after it, on its day
 }
 
+// trim is a dog's sitting as its log stands, and the dog as it was before it: all that an answer at the bench is worked
+// out from.
+type trim struct {
+	today
+	log   store.Log
+	known known // of the dog, but for this sitting
+}
+
+// trimOf reads what a log's sitting is worked out from.
+func (b *Book) trimOf(ctx context.Context, log store.Log) (trim, error) {
+	d, err := b.dog(ctx, log.DogID)
+	if err != nil {
+		return trim{}, err
+	}
+	k, err := b.knownBut(ctx, d, log.SittingID)
+	if err != nil {
+		return trim{}, err
+	}
+	t, err := b.todayOf(ctx, d, k, false)
+	return trim{t, log, k}, err
+}
+
 // Bench returns a dog's sitting as it stands, with its nails before and after it.
 func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, error) {
 	log, err := b.store.Log(ctx, dogID, sittingID)
 	if err != nil {
 		return Bench{}, err
 	}
-	d, err := b.dog(ctx, dogID)
+	t, err := b.trimOf(ctx, log)
 	if err != nil {
 		return Bench{}, err
 	}
-	out, t, err := b.stands(ctx, d, sittingID, log.On, log.Events, nil)
+	out, err := b.stands(ctx, t)
 	if err == nil {
-		out.Before, out.After, err = b.around(ctx, t, sittingID, log.On, out.State)
+		out.Before, out.After, err = b.around(ctx, t, out.State)
 	}
 	return out, err
 }
 
-// stands is a dog's sitting as its log leaves it; what was known of the dog before it need not be looked up again.
-func (b *Book) stands(
-	ctx context.Context,
-	d store.Dog,
-	sittingID uuid.UUID,
-	day date.Date,
-	log bench.Log,
-	before *known,
-) (Bench, today, error) {
-	state := log.Fold()
-	t, now, err := b.benchAt(ctx, d, sittingID, state, before)
+// stands is a dog's sitting as its log leaves it.
+func (b *Book) stands(ctx context.Context, t trim) (Bench, error) {
+	state := t.log.Events.Fold()
+	now, err := b.benchAt(ctx, t.today, state)
 	if err != nil {
-		return Bench{}, t, err
+		return Bench{}, err
 	}
+	t.Helper = state.Helper
 	left, on := now.Left(t.Question)
 	return Bench{
 		Left: left, LeftOn: on, Holds: t.Holds(now.Plan), Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
-		Bench: now, Dog: t.dog, ID: sittingID, Log: log, State: state, On: day, Cautions: t.cautions(now.Plan),
-		Remedy: t.Remedy(state.Ticks), Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}),
-	}, t, nil
+		Bench: now, Dog: t.dog, ID: t.log.SittingID, Log: t.log.Events, State: state, On: t.log.On,
+		Cautions: t.cautions(now.Plan), Remedy: t.Remedy(state.Ticks),
+		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}),
+	}, nil
 }
 
 // groundDays is from how many of its last working days a bit's touch is learnt: it takes less as it wears, and a
@@ -86,61 +103,16 @@ func (b *Book) stands(
 const groundDays = 30
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(
-	ctx context.Context,
-	d store.Dog,
-	sittingID uuid.UUID,
-	state bench.Progress,
-	before *known,
-) (today, bench.Bench, error) {
-	if before == nil {
-		k, err := b.knownBefore(ctx, d, sittingID, state)
-		if err != nil {
-			return today{}, bench.Bench{}, err
-		}
-		before = &k
-	}
-	t, err := b.todayOf(ctx, d, *before, state.Helper)
-	if err != nil {
-		return today{}, bench.Bench{}, err
-	}
+func (b *Book) benchAt(ctx context.Context, t today, state bench.Progress) (bench.Bench, error) {
+	t.Helper = state.Helper
 	var ground quick.Ground
 	if state.Tool.Work() == kit.Grinding {
+		var err error
 		if ground, err = b.store.Ground(ctx, state.Item, groundDays); err != nil {
-			return today{}, bench.Bench{}, err
+			return bench.Bench{}, err
 		}
 	}
-	return t, bench.Of(t.Question, state, quick.LearnTouch(ground).Value), nil
-}
-
-// doubts asks again for what places the quick where it cannot well be.
-func (b *Book) doubts(
-	ctx context.Context,
-	d store.Dog,
-	sittingID uuid.UUID,
-	before bench.Log,
-	events []bench.Event,
-) error {
-	var f fault.Fields
-	recorder := before.Tell(d.Dog)
-	for i, e := range events {
-		so := recorder.Log
-		added, err := recorder.Add(e)
-		if err != nil {
-			break // refused for another reason, and told so when it is to be kept
-		}
-		if !added || !e.PlacesQuick() {
-			continue
-		}
-		_, now, err := b.benchAt(ctx, d, sittingID, so.Fold(), nil)
-		if err != nil {
-			return err
-		}
-		if want := now.Doubt(e); !want.Nothing() {
-			f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
-		}
-	}
-	return f.Err()
+	return bench.Of(t.Question, state, quick.LearnTouch(ground).Value), nil
 }
 
 // dayOf is the day on which something was told at an instant, by the clock of whoever told it, whatever was
@@ -156,22 +128,9 @@ func (b *Book) dayOf(d store.Dog, at time.Time) date.Date {
 // oldestTap is how many days a tap may have waited in a browser before its clock is not believed.
 const oldestTap = 31
 
-// knownBefore is what is known of a dog but for a sitting: one that was ended is in what is kept.
-func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress) (known, error) {
-	if state.Ended {
-		return b.foldBut(ctx, d, []uuid.UUID{sittingID})
-	}
-	return b.knownBut(ctx, d, sittingID)
-}
-
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (b *Book) around(
-	ctx context.Context,
-	t today,
-	sittingID uuid.UUID,
-	on date.Date,
-	state bench.Progress,
-) (before, after []feet.Reading, err error) {
+func (b *Book) around(ctx context.Context, t trim, state bench.Progress) (before, after []feet.Reading, err error) {
+	on := t.log.On
 	f := t.feet
 	if f.Known().After(on) { // something was told of later days
 		sittings, checks, err := b.told(ctx, t.dog)
@@ -180,7 +139,7 @@ func (b *Book) around(
 		}
 		sittings = slices.DeleteFunc(
 			sittings,
-			func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID },
+			func(s store.Sitting) bool { return s.On.After(on) || s.ID == t.log.SittingID },
 		)
 		checks = slices.DeleteFunc(checks, func(c store.WalkRound) bool { return c.On.After(on) })
 		f = fold(t.dog, sittings, checks).feet
@@ -196,20 +155,67 @@ func (b *Book) around(
 // there already change nothing; one that cannot have happened is refused by its place in the
 // list, and then none of them is kept. It returns the sitting as it then stands.
 func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (Bench, error) {
-	d, err := b.dog(ctx, dogID)
-	if err != nil {
-		return Bench{}, err
+	for {
+		out, err := b.tell(ctx, dogID, sittingID, events)
+		if !errors.Is(err, store.ErrGrown) { // by another hand, meanwhile: all is asked of how it stands now
+			return out, err
+		}
 	}
-	log, on, before, err := b.tell(ctx, d, sittingID, b.begun(ctx, d, events))
-	if err != nil {
-		return Bench{}, err
-	}
-	out, _, err := b.stands(ctx, d, sittingID, on, log, before)
-	return out, err
 }
 
-// begun is what whoever asks told at the bench, with how the dog is held and the hour said at its start.
-func (b *Book) begun(ctx context.Context, d store.Dog, events []bench.Event) []bench.Event {
+// tell reads what the sitting is, works out what the events make of it, and writes that in one transaction.
+func (b *Book) tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (Bench, error) {
+	log, err := b.logToTell(ctx, dogID, sittingID, events)
+	if err != nil {
+		return Bench{}, err
+	}
+	t, err := b.trimOf(ctx, log)
+	if err != nil {
+		return Bench{}, err
+	}
+	if events, err = b.heard(ctx, t.dog, events); err != nil {
+		return Bench{}, err
+	}
+	if err := b.doubts(ctx, t, events); err != nil {
+		return Bench{}, err
+	}
+	recorder, err := t.told(events)
+	if err != nil {
+		return Bench{}, err
+	}
+	if len(recorder.Log) > len(log.Events) {
+		if log.On.IsZero() {
+			t.log.On = b.dayOf(t.dog, events[0].At)
+		}
+		t.log.Events = recorder.Log
+		if err := b.grow(ctx, t, len(log.Events), recorder.State); err != nil {
+			return Bench{}, inEvents(err, events)
+		}
+	}
+	return b.stands(ctx, t)
+}
+
+// logToTell is the log of a dog's sitting, an empty one where events begin it; what is known of the dog is kept first.
+func (b *Book) logToTell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (store.Log, error) {
+	d, err := b.dog(ctx, dogID)
+	if err != nil {
+		return store.Log{}, err
+	}
+	if err := b.checkpoint(ctx, d); err != nil {
+		return store.Log{}, err
+	}
+	log, err := b.store.Log(ctx, dogID, sittingID)
+	err = already(err)
+	if errors.Is(err, store.ErrNotFound) && events[0].Kind == bench.Started {
+		return store.Log{SittingID: sittingID, DogID: dogID}, nil
+	}
+	return log, err // not found: it was begun in another book, or in this one before it was put back
+}
+
+// heard is what whoever asks told at the bench, as it is kept: by whom, with what the start of a sitting takes from the
+// dog's page and from the settings. It refuses what names a piece that is not of the kit.
+func (b *Book) heard(ctx context.Context, d store.Dog, events []bench.Event) ([]bench.Event, error) {
+	var f fault.Fields
 	events = slices.Clone(events)
 	for i, e := range events {
 		events[i].Who = who(ctx)
@@ -217,113 +223,104 @@ func (b *Book) begun(ctx context.Context, d store.Dog, events []bench.Event) []b
 			hour := e.At.In(b.now().Location()).Hour()
 			events[i].Held, events[i].Hour = d.Handling.Position, &hour
 		}
-	}
-	return events
-}
-
-// tell adds events to a log, and returns it with the day of its sitting; and, where they end it, what was known of the
-// dog before it.
-func (b *Book) tell(
-	ctx context.Context,
-	d store.Dog,
-	sittingID uuid.UUID,
-	events []bench.Event,
-) (kept bench.Log, on date.Date, stood *known, err error) {
-	var f fault.Fields
-	for i, e := range events {
-		is := e.Item == ""
-		if !is {
-			if is, err = b.store.KnowsItem(ctx, e.Item); err != nil {
-				return nil, on, nil, err
-			}
+		if e.Item == "" {
+			continue
+		}
+		is, err := b.store.KnowsItem(ctx, e.Item)
+		if err != nil {
+			return nil, err
 		}
 		if !is {
 			f.Add(fmt.Sprintf("events[%d].item_id", i), e.Item, say.Of(mustBeTheIdOf))
 		}
 	}
 	if err := f.Err(); err != nil {
-		return nil, on, nil, err
+		return nil, err
 	}
-	if events, err = b.byHand(ctx, events); err != nil {
-		return nil, on, nil, err
-	}
-	if err := b.checkpoint(ctx, d); err != nil {
-		return nil, on, nil, err
-	}
-	there, err := b.store.Log(ctx, d.ID, sittingID)
-	if err != nil && !errors.Is(err, store.ErrNotFound) {
-		return nil, on, nil, err
-	}
-	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
-		return nil, on, nil, err
-	}
-	var at store.DogStanding
-	var before known
-	ends := slices.ContainsFunc(events, func(e bench.Event) bool { return e.Kind == bench.Ended })
-	if ends {
-		if at, before, ends, err = b.kept(ctx, d, sittingID); err != nil {
-			return nil, on, nil, err
-		}
-	}
-	var state bench.Progress
-	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
-		if len(log) == 0 &&
-			events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
-			return nil, store.ErrNotFound
-		}
-		recorder := log.Tell(d.Dog)
-		for i, e := range events {
-			_, err := recorder.Add(e)
-			var other bench.Other
-			if errors.As(err, &other) {
-				return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
-			}
-			var refusal bench.Refusal
-			if err != nil && !errors.As(err, &refusal) {
-				return nil, err
-			}
-			if err != nil {
-				return nil, fault.Fields{
-					{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want},
-				}
-			}
-		}
-		state, kept = recorder.State, recorder.Log
-		return recorder.Log, nil
-	})
-	if err == nil && ends && state.Ended && len(state.Nails) > 0 { // one without nails is in no list
-		err = b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)
-	}
-	if ends && state.Ended && !there.Events.Fold().Ended { // else this very sitting is in what is kept
-		stood = &before
-	}
-	var elsewhere store.ErrElsewhere
-	if errors.As(err, &elsewhere) {
-		for i, e := range events {
-			if slices.Contains(elsewhere.IDs, e.ID) {
-				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, say.Of(mustBeANewId))
-			}
-		}
-		return nil, on, nil, f.Err()
-	}
-	return kept, grew.On, stood, err
+	return b.byHand(ctx, events)
 }
 
-// grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.
-func (b *Book) grow(
-	ctx context.Context,
-	dogID, sittingID uuid.UUID,
-	on date.Date,
-	how func(bench.Log) (bench.Log, error),
-) (store.Grew, error) {
-	grew, err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
+// doubts asks again for what places the quick where it cannot well be.
+func (b *Book) doubts(ctx context.Context, t trim, events []bench.Event) error {
+	var f fault.Fields
+	recorder := t.log.Events.Tell(t.dog.Dog)
+	for i, e := range events {
+		so := recorder.Log
+		added, err := recorder.Add(e)
+		if err != nil {
+			break // refused for another reason, and told so when it is to be kept
+		}
+		if !added || !e.PlacesQuick() {
+			continue
+		}
+		now, err := b.benchAt(ctx, t.today, so.Fold())
+		if err != nil {
+			return err
+		}
+		if want := now.Doubt(e); !want.Nothing() {
+			f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
+		}
+	}
+	return f.Err()
+}
+
+// told is the sitting once events were told too; those that cannot have happened are refused by their place.
+func (t trim) told(events []bench.Event) (*bench.Recorder, error) {
+	recorder := t.log.Events.Tell(t.dog.Dog)
+	for i, e := range events {
+		_, err := recorder.Add(e)
+		var other bench.Other
+		if errors.As(err, &other) {
+			return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
+		}
+		var refusal bench.Refusal
+		if errors.As(err, &refusal) {
+			return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
+		}
+		if err != nil {
+			return nil, err
+		}
+	}
+	return recorder, nil
+}
+
+// grow writes what a sitting has grown to, from so many events on; and, where it has ended, what is known of the dog
+// with it. One without nails is in no list.
+func (b *Book) grow(ctx context.Context, t trim, from int, state bench.Progress) (err error) {
+	g := store.Growth{Log: t.log, From: from}
+	if state.Ended && len(state.Nails) > 0 {
+		g.Feet, err = t.known.after(store.Sitting{ID: t.log.SittingID, Sitting: state.Sitting(t.log.On)})
+		if err != nil {
+			return err
+		}
+	}
+	if err = already(b.store.Append(ctx, g, b.now())); err == nil {
+		b.changed(t.log.SittingID)
+	}
+	return err
+}
+
+// already says that a sitting's id is another one's.
+func already(err error) error {
 	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
-		return grew, AlreadyTold{There: err.Error()}
+		return AlreadyTold{There: err.Error()}
 	}
-	if err == nil {
-		b.changed(sittingID)
+	return err
+}
+
+// inEvents names the events that are in another sitting's log, where that is why.
+func inEvents(err error, events []bench.Event) error {
+	var elsewhere store.ErrElsewhere
+	if !errors.As(err, &elsewhere) {
+		return err
 	}
-	return grew, err
+	var f fault.Fields
+	for i, e := range events {
+		if slices.Contains(elsewhere.IDs, e.ID) {
+			f.Add(fmt.Sprintf("events[%d].id", i), e.ID, say.Of(mustBeANewId))
+		}
+	}
+	return f.Err()
 }
 
 // Rebuild works out what the lists read again from the logs, and returns of how many sittings.

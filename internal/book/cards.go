@@ -37,18 +37,18 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	if err != nil {
 		return Card{}, err
 	}
-	d, err := b.store.Dog(ctx, dogID)
+	t, err := b.trimOf(ctx, log)
 	if err != nil {
 		return Card{}, err
 	}
-	stood, t, err := b.stands(ctx, d, sittingID, log.On, log.Events, nil)
+	stood, err := b.stands(ctx, t)
 	if err != nil {
 		return Card{}, err
 	}
 	c := Card{
-		Name: d.Name,
+		Name: t.dog.Name,
 		Seen: b.house != nil,
-		Card: stood.State.CardOf(d.Name, log.On, stood.Left, d.Pavement, t.training),
+		Card: stood.State.CardOf(t.dog.Name, log.On, stood.Left, t.dog.Pavement, t.training),
 	}
 	if c.Page, err = b.cardPage(ctx, dogID, sittingID); err != nil {
 		return Card{}, err

@@ -11,7 +11,6 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/outlook"
-	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
@@ -151,22 +150,6 @@ func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Term
 		Dates:    datesOf(s.Role),
 		Keeper:   s.Role != Groomer,
 	}
-}
-
-func walksOf(checks []store.WalkRound) []record.WalkRound {
-	walks := make([]record.WalkRound, len(checks))
-	for i, c := range checks {
-		walks[i] = c.WalkRound
-	}
-	return walks
-}
-
-func trimsOf(sittings []store.Sitting) []record.Sitting {
-	trims := make([]record.Sitting, len(sittings))
-	for i, s := range sittings {
-		trims[i] = s.Sitting
-	}
-	return trims
 }
 
 // datesOf is what sets the dates of a dog of which nobody chose: a keeper goes by the floor, a groomer's customers come

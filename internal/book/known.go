@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -18,6 +19,7 @@ type known struct {
 	feet feet.Feet
 	past sitting.Past
 	told []SittingSummary // oldest first
+	kept int              // the revision of the dog's records of which this, and no more, is what is kept; else 0
 }
 
 // SittingSummary is a sitting as lists show it.
@@ -85,6 +87,22 @@ func fold(d store.Dog, sittings []store.Sitting, checks []store.WalkRound) known
 	return k
 }
 
+func walksOf(checks []store.WalkRound) []record.WalkRound {
+	walks := make([]record.WalkRound, len(checks))
+	for i, c := range checks {
+		walks[i] = c.WalkRound
+	}
+	return walks
+}
+
+func trimsOf(sittings []store.Sitting) []record.Sitting {
+	trims := make([]record.Sitting, len(sittings))
+	for i, s := range sittings {
+		trims[i] = s.Sitting
+	}
+	return trims
+}
+
 func (k known) keep() ([]byte, error) {
 	feet, err := k.feet.Keep()
 	if err != nil {
@@ -100,7 +118,7 @@ func keptOf(d store.Dog, s store.DogStanding) (known, bool) {
 		return known{}, false
 	}
 	feet, err := feet.Kept(d.Dog, text.Feet)
-	return known{feet, text.Past, text.Told}, err == nil
+	return known{feet, text.Past, text.Told, s.Revision}, err == nil
 }
 
 // and is what is known once a sitting that is under way was told as well; false when it is not the
@@ -110,9 +128,9 @@ func (k known) and(s store.Sitting) (known, bool) {
 		return k, false
 	}
 	return known{
-		k.feet.And(s.Sitting),
-		k.past.And(s.Sitting),
-		append(slices.Clip(k.told), SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)}),
+		feet: k.feet.And(s.Sitting),
+		past: k.past.And(s.Sitting),
+		told: append(slices.Clip(k.told), SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)}),
 	}, true
 }
 
@@ -135,29 +153,34 @@ func (b *Book) known(ctx context.Context, d store.Dog) (known, error) {
 	return b.knownBut(ctx, d, uuid.Nil)
 }
 
-// knownBut is the same as if one sitting that is under way had not been told. What is kept is enough
-// for that, as a rule; else everything is read.
+// knownBut is the same as if one sitting had not been told. What is kept is enough for that, as a rule; else
+// everything is read.
 func (b *Book) knownBut(ctx context.Context, d store.Dog, but uuid.UUID) (known, error) {
+	k, is, err := b.keptBut(ctx, d, but)
+	if err != nil || is {
+		return k, err
+	}
+	return b.foldBut(ctx, d, []uuid.UUID{but})
+}
+
+// keptBut is the same where what is kept is enough; else false.
+func (b *Book) keptBut(ctx context.Context, d store.Dog, but uuid.UUID) (known, bool, error) {
 	others, err := b.store.OthersOpen(ctx, d.ID, but)
 	if err != nil {
-		return known{}, err
+		return known{}, false, err
 	}
 	var open map[uuid.UUID][]store.Sitting
 	if others { // first: one that ends now is then in both, or in neither
 		if open, err = b.store.OpenOf(ctx, []uuid.UUID{d.ID}); err != nil {
-			return known{}, err
+			return known{}, false, err
 		}
 	}
-	k, is, err := b.keptNow(ctx, d)
-	if err != nil {
-		return known{}, err
+	k, is, err := b.keptNow(ctx, d, but)
+	if err != nil || !is {
+		return known{}, false, err
 	}
-	if is {
-		if k, is = k.with(open[d.ID], but); is {
-			return k, nil
-		}
-	}
-	return b.foldBut(ctx, d, []uuid.UUID{but})
+	k, is = k.with(open[d.ID], but)
+	return k, is, nil
 }
 
 // remembered is what is known of a dog, read from a writing of it.
@@ -170,23 +193,29 @@ type remembered struct {
 // over; about 200 kB each.
 const mostRemembered = 100
 
-// keptNow is what is kept of a dog; false when there is nothing, or not by today's rules. Reading it takes
-// longer than a tap may, so it stays in memory as long as it is not written anew.
-func (b *Book) keptNow(ctx context.Context, d store.Dog) (known, bool, error) {
-	fold, stamp, err := b.store.Kept(ctx, d.ID)
-	if err != nil || stamp == "" || fold != feet.FoldVersion {
+// keptNow is what is kept of a dog; false when there is nothing, or not by today's rules, or one sitting is in it that
+// is not to be. Reading it takes longer than a tap may, so it stays in memory as long as it is not written anew.
+func (b *Book) keptNow(ctx context.Context, d store.Dog, but uuid.UUID) (known, bool, error) {
+	now, err := b.store.Kept(ctx, d.ID, but)
+	if err != nil || now.Stamp == "" || now.Within || now.Fold != feet.FoldVersion {
 		return known{}, false, err
 	}
-	if r, is := b.memory.GetIfPresent(d.ID); is && r.stamp == stamp {
-		return r.known, true, nil
+	if r, is := b.memory.GetIfPresent(d.ID); is && r.stamp == now.Stamp {
+		k := r.known
+		k.kept = now.Revision
+		return k, true, nil
 	}
 	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
 	if err != nil {
 		return known{}, false, err
 	}
-	k, is := keptOf(d, standings[d.ID])
+	s := standings[d.ID]
+	if s.Stamp != now.Stamp { // written anew meanwhile: that sitting may be in it
+		return b.keptNow(ctx, d, but)
+	}
+	k, is := keptOf(d, s)
 	if is {
-		b.memory.Set(d.ID, remembered{standings[d.ID].Stamp, k})
+		b.memory.Set(d.ID, remembered{s.Stamp, k})
 	}
 	return k, is, nil
 }
@@ -230,53 +259,31 @@ func idsOf(sittings []store.Sitting) []uuid.UUID {
 	return ids
 }
 
-// forward keeps what is known of a dog once a sitting has ended, if it was the last thing told of it: so that
-// the next need not fold years anew. at is how it was kept before, grew what its telling did.
-func (b *Book) forward(
-	ctx context.Context,
-	at store.DogStanding,
-	before known,
-	s store.Sitting,
-	grew store.Grew,
-) error {
-	after, last := before.and(s)
-	if !last || at.Revision != grew.From { // something else was told meanwhile
-		return nil
+// after is what is kept of a dog once a sitting has ended, so that the next need not fold years anew; nil where that is
+// left for later: it was not the last thing told of the dog, or nothing is kept of what was before it.
+func (k known) after(s store.Sitting) (*store.FoldedFeet, error) {
+	if k.kept == 0 {
+		return nil, nil //nolint:nilnil // documented
 	}
-	var err error
-	if at.Feet, err = after.keep(); err != nil {
-		return err
+	now, last := k.and(s)
+	if !last {
+		return nil, nil //nolint:nilnil // documented
 	}
-	at.Fold, at.Revision = feet.FoldVersion, grew.To
-	return b.store.KeepFeet(ctx, at)
-}
-
-// kept is what is kept of a dog, for a sitting that is about to be told whole; false when nothing is, or
-// another one is under way.
-func (b *Book) kept(ctx context.Context, d store.Dog, but uuid.UUID) (store.DogStanding, known, bool, error) {
-	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
-	if err != nil || slices.ContainsFunc(open[d.ID], func(s store.Sitting) bool { return s.ID != but }) {
-		return store.DogStanding{}, known{}, false, err
-	}
-	k, is, err := b.keptNow(ctx, d)
-	if err != nil || !is {
-		return store.DogStanding{}, known{}, false, err
-	}
-	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
-	return standings[d.ID], k, standings[d.ID].Feet != nil, err
+	text, err := now.keep()
+	return &store.FoldedFeet{Revision: k.kept, Fold: feet.FoldVersion, Feet: text}, err
 }
 
 // checkpoint sees to it that what is known of a dog is kept before something is told at a bench:
 // every tap after that reads it and the sitting's own log, nothing older.
 func (b *Book) checkpoint(ctx context.Context, d store.Dog) error {
-	if _, is, err := b.keptNow(ctx, d); err != nil || is {
+	if _, is, err := b.keptNow(ctx, d, uuid.Nil); err != nil || is {
 		return err
 	}
 	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
 	if err != nil {
 		return err
 	}
-	s := standings[d.ID]
+	revision := standings[d.ID].Revision // before the rest is read: what is told meanwhile is then not lost
 	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
 	if err != nil {
 		return err
@@ -285,9 +292,9 @@ func (b *Book) checkpoint(ctx context.Context, d store.Dog) error {
 	if err != nil {
 		return err
 	}
-	if s.Feet, err = k.keep(); err != nil {
+	text, err := k.keep()
+	if err != nil {
 		return err
 	}
-	s.Fold = feet.FoldVersion
-	return b.store.KeepFeet(ctx, s)
+	return b.store.KeepFeet(ctx, d.ID, store.FoldedFeet{Revision: revision, Fold: feet.FoldVersion, Feet: text})
 }

@@ -189,20 +189,16 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err
 	}
-	at, before, is, err := b.kept(ctx, d, s.ID)
+	before, _, err := b.keptBut(ctx, d, s.ID)
 	if err != nil {
 		return err
 	}
-	grew, err := b.grow(ctx, dogID, s.ID, s.On, func(log bench.Log) (bench.Log, error) {
-		if len(log) > 0 { // it came twice at once
-			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
-		}
-		return events, nil
-	})
-	if err != nil || !is {
-		return err
+	t := trim{log: store.Log{SittingID: s.ID, DogID: dogID, On: s.On, Events: events}, known: before}
+	err = b.grow(ctx, t, 0, events.Fold())
+	if errors.Is(err, store.ErrGrown) { // it came twice at once
+		return b.Record(ctx, dogID, s, far)
 	}
-	return b.forward(ctx, at, before, store.Sitting{ID: s.ID, Sitting: events.Fold().Sitting(s.On)}, grew)
+	return err
 }
 
 // doubtRecords asks again for spares that were seen where they cannot well be.
@@ -212,7 +208,11 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 	}
 	state := events.Fold()
 	state.Ended = false // it is not in the book yet: what is kept is what was before it
-	_, now, err := b.benchAt(ctx, d, s.ID, state, nil)
+	t, err := b.trimOf(ctx, store.Log{SittingID: s.ID, DogID: d.ID})
+	if err != nil {
+		return err
+	}
+	now, err := b.benchAt(ctx, t.today, state)
 	if err != nil {
 		return err
 	}

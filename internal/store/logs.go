@@ -39,18 +39,30 @@ type eventRow struct {
 	Body       string    `db:"body"`
 }
 
-// Log returns the log of a dog's sitting; ErrNotFound when there is none, or it was taken back.
+// Log returns the log of a dog's sitting; ErrNotFound when there is none, as ErrOtherDogs or ErrTakenBack where that is
+// why.
 func (s *Store) Log(ctx context.Context, dogID, sittingID uuid.UUID) (Log, error) {
 	var log Log
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		row, events, err := s.readLog(ctx, tx, sittingID)
-		if err == nil && (row.DogID != dogID || row.Withdrawn != nil) {
-			err = ErrNotFound
+		if err == nil {
+			err = row.of(dogID)
 		}
 		log = Log{row.SittingID, row.DogID, row.On.Date, events}
 		return err
 	})
 	return log, err
+}
+
+// of tells why a log is not a dog's to read or to grow; nil where it is.
+func (r logRow) of(dogID uuid.UUID) error {
+	switch {
+	case r.DogID != dogID:
+		return ErrOtherDogs
+	case r.Withdrawn != nil:
+		return ErrTakenBack
+	}
+	return nil
 }
 
 func (s *Store) readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, bench.Log, error) {
@@ -85,78 +97,90 @@ func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, erro
 	return open, err
 }
 
-// Grew is what the growth of a log did: the day of its sitting, and the dog's revision before and after it.
-type Grew struct {
-	On       date.Date
-	From, To int
+// Growth is how the log of a dog's sitting grows.
+type Growth struct {
+	Log              // as it is to be; its day is that of its sitting where this begins it
+	From int         // how many of its events are in the book
+	Feet *FoldedFeet // what the dog's records come to with it; nil where that is left for later
 }
 
-// Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
-// brings the lists up to date with it: all in one transaction. grow is given the log and returns
-// the longer one, or why it may not grow; while it runs, nobody else's events come in. It returns ErrOtherDogs
-// or ErrTakenBack where it is not this dog's to grow.
-func (s *Store) Append(
-	ctx context.Context,
-	dogID, sittingID uuid.UUID,
-	on date.Date,
-	at time.Time,
-	grow func(bench.Log) (bench.Log, error),
-) (grew Grew, err error) {
-	const revision = `SELECT revision FROM standings WHERE dog_id = ?`
-	err = s.write(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, &grew.From, revision, dogID); err != nil {
+// Append adds events to the log of a dog's sitting, which it begins if it is not there yet, and brings the lists up to
+// date with it: all in one transaction. It returns ErrGrown where somebody else's events came in meanwhile,
+// ErrOtherDogs or ErrTakenBack where it is not this dog's to grow, and ErrElsewhere.
+func (s *Store) Append(ctx context.Context, g Growth, at time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var revision int
+		if err := tx.GetContext(
+			ctx,
+			&revision,
+			`SELECT revision FROM standings WHERE dog_id = ?`,
+			g.DogID,
+		); err != nil {
 			return orNotFound(err)
 		}
-		row, log, err := s.readLog(ctx, tx, sittingID)
-		switch {
-		case err == ErrNotFound:
-			row = logRow{SittingID: sittingID, DogID: dogID, On: dateColumn{on}, BegunAt: instant(at)}
-		case err != nil:
-			return err
-		case row.DogID != dogID:
-			return ErrOtherDogs
-		case row.Withdrawn != nil:
-			return ErrTakenBack
-		}
-		grew.On = row.On.Date
-		longer, err := grow(log)
-		if err != nil || len(longer) == len(log) {
+		row, err := s.growing(ctx, tx, g, at)
+		if err != nil {
 			return err
 		}
-		row.Ended = longer.Fold().Ended
-		var ids []string
-		for _, e := range longer[len(log):] {
-			ids = append(ids, e.ID)
-		}
-		var known []string
-		list, _ := json.Marshal(ids) // texts always marshal
-		if err := tx.SelectContext(
-			ctx,
-			&known,
-			`SELECT id FROM events WHERE id IN (SELECT value FROM json_each(?))`,
-			string(list),
-		); err != nil {
+		if err := elsewhere(ctx, tx, g.Events[g.From:]); err != nil {
 			return err
 		}
-		if len(known) > 0 {
-			return ErrElsewhere{known}
-		}
-		events, err := eventRows(sittingID, longer, len(log), at)
+		events, err := eventRows(g.SittingID, g.Events, g.From, at)
 		if err != nil {
 			return err
 		}
 		if err := addLogs(ctx, tx, []logRow{row}, events); err != nil {
 			return err
 		}
-		if err := s.project(ctx, tx, row, longer); err != nil {
+		if err := s.project(ctx, tx, row, g.Events); err != nil {
 			return err
 		}
-		if err := s.wear(ctx, tx, row.On); err != nil {
+		if err := s.wear(ctx, tx, row.On); err != nil || g.Feet == nil || g.Feet.Revision != revision {
 			return err
 		}
-		return tx.GetContext(ctx, &grew.To, revision, dogID)
+		return keepFeet(ctx, tx, g.DogID, *g.Feet)
 	})
-	return grew, err
+}
+
+// growing is the row of a log that grows.
+func (s *Store) growing(ctx context.Context, tx *sqlx.Tx, g Growth, at time.Time) (logRow, error) {
+	var found []struct {
+		logRow
+		Events int `db:"events"`
+	}
+	err := s.selectAll(ctx, tx, []any{g.SittingID}, query{&found, `
+		SELECT logs.*, (SELECT COUNT(*) FROM events WHERE events.sitting_id = logs.sitting_id) AS events
+			FROM logs WHERE sitting_id = ?`})
+	if err != nil {
+		return logRow{}, err
+	}
+	row, there := logRow{SittingID: g.SittingID, DogID: g.DogID, On: dateColumn{g.On}, BegunAt: instant(at)}, 0
+	if len(found) > 0 {
+		row, there = found[0].logRow, found[0].Events
+	}
+	if err = row.of(g.DogID); err == nil && there != g.From {
+		err = ErrGrown
+	}
+	row.Ended = g.Events.Fold().Ended
+	return row, err
+}
+
+// elsewhere refuses events that are in the book already, in another log.
+func elsewhere(ctx context.Context, tx *sqlx.Tx, events bench.Log) error {
+	ids := make([]string, len(events))
+	for i, e := range events {
+		ids[i] = e.ID
+	}
+	var known []string
+	list, _ := json.Marshal(ids) // texts always marshal
+	const text = `SELECT id FROM events WHERE id IN (SELECT value FROM json_each(?))`
+	if err := tx.SelectContext(ctx, &known, text, string(list)); err != nil {
+		return err
+	}
+	if len(known) > 0 {
+		return ErrElsewhere{known}
+	}
+	return nil
 }
 
 // eventRows are the rows of what a log holds from a place on.

@@ -155,18 +155,26 @@ func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]D
 	return all, nil
 }
 
-// Kept names the writing of what is kept of a dog's feet: the version of the rules that folded it, and its
-// stamp; no stamp where nothing is kept.
-func (s *Store) Kept(ctx context.Context, dogID uuid.UUID) (fold int, stamp string, err error) {
-	var rows []struct {
-		Fold  int    `db:"fold"`
-		Stamp string `db:"stamp"`
-	}
-	err = s.rows(ctx, &rows, `SELECT fold, stamp FROM feet WHERE dog_id = ?`, dogID)
+// Kept names the writing of what is kept of a dog's feet.
+type Kept struct {
+	Revision int    `db:"revision"` // of the dog's records
+	Fold     int    `db:"fold"`     // the version of the rules that folded it
+	Stamp    string `db:"stamp"`
+	Within   bool   `db:"within"` // a sitting that was asked about is in it: it has ended
+}
+
+// Kept names the writing of what is kept of a dog's feet, and tells whether one sitting is in it; no stamp where
+// nothing is kept.
+func (s *Store) Kept(ctx context.Context, dogID, sittingID uuid.UUID) (Kept, error) {
+	var rows []Kept
+	err := s.rows(ctx, &rows, `
+		SELECT revision, fold, stamp, EXISTS (SELECT 1 FROM logs WHERE sitting_id = ? AND ended = 1
+			AND withdrawn_at IS NULL) AS within
+			FROM feet JOIN standings USING (dog_id) WHERE dog_id = ?`, sittingID, dogID)
 	if err != nil || len(rows) == 0 {
-		return 0, "", err
+		return Kept{}, err
 	}
-	return rows[0].Fold, rows[0].Stamp, nil
+	return rows[0], nil
 }
 
 // KeepStandings keeps what was worked out, but for dogs of which something new was told since.
@@ -200,7 +208,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []DogStanding, at time.Ti
 				At:       instant(at),
 			}))
 			if err == nil && one.Folded {
-				err = keepFeet(ctx, tx, one)
+				err = keepFeet(ctx, tx, one.DogID, FoldedFeet{one.Revision, one.Fold, one.Feet})
 			}
 			if err != nil && err != ErrNotFound { // something new was told of it: it is stale again
 				return err
@@ -248,31 +256,32 @@ func (s *Store) SeenMoved(ctx context.Context) error {
 	return err
 }
 
+// FoldedFeet are what a dog's records fold into.
+type FoldedFeet struct {
+	Revision int    // of the records that were folded
+	Fold     int    // the version of the rules that folded them
+	Feet     []byte // as it is kept
+}
+
 // KeepFeet keeps what a dog's records folded into, unless something new was told of it since.
-func (s *Store) KeepFeet(ctx context.Context, one DogStanding) error {
+func (s *Store) KeepFeet(ctx context.Context, dogID uuid.UUID, f FoldedFeet) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		var same bool
-		if err := tx.GetContext(
-			ctx,
-			&same,
-			`SELECT revision = ? FROM standings WHERE dog_id = ?`,
-			one.Revision,
-			one.DogID,
-		); err != nil ||
-			!same {
+		var now int
+		err := tx.GetContext(ctx, &now, `SELECT revision FROM standings WHERE dog_id = ?`, dogID)
+		if err != nil || now != f.Revision {
 			return err
 		}
-		return keepFeet(ctx, tx, one)
+		return keepFeet(ctx, tx, dogID, f)
 	})
 }
 
-func keepFeet(ctx context.Context, tx *sqlx.Tx, one DogStanding) error {
+func keepFeet(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID, f FoldedFeet) error {
 	_, err := tx.ExecContext(
 		ctx,
 		`INSERT OR REPLACE INTO feet (dog_id, fold, body, stamp) VALUES (?, ?, ?, ?)`,
-		one.DogID,
-		one.Fold,
-		string(one.Feet),
+		dogID,
+		f.Fold,
+		string(f.Feet),
 		uuid.NewString(),
 	)
 	return err

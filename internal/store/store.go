@@ -33,11 +33,21 @@ var (
 	ErrNotFound = errors.New("not found")
 	// ErrConflict says that the dog was changed since it was read.
 	ErrConflict = errors.New("changed elsewhere")
+	// ErrGrown says that somebody else's events came into a log since it was read.
+	ErrGrown = errors.New("told of meanwhile")
 	// ErrOtherDogs says that a sitting's id is that of another dog's.
-	ErrOtherDogs = errors.New("a trim of another dog")
+	ErrOtherDogs error = notHere("a trim of another dog")
 	// ErrTakenBack says that a sitting was taken back: it is told no more.
-	ErrTakenBack = errors.New("a trim that was deleted")
+	ErrTakenBack error = notHere("a trim that was deleted")
 )
+
+// notHere is why something is not found where it was looked for.
+type notHere string
+
+func (n notHere) Error() string { return string(n) }
+
+// Is tells that it is not found, too.
+func (n notHere) Is(err error) bool { return err == ErrNotFound }
 
 // ErrElsewhere says that events of these ids are in another sitting's log.
 type ErrElsewhere struct{ IDs []string }

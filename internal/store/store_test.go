@@ -95,13 +95,7 @@ func aSitting() Sitting {
 
 // add tells a sitting as a whole.
 func add(s *Store, dogID uuid.UUID, told Sitting, at time.Time) error {
-	_, err := s.Append(ctx, dogID, told.ID, told.On, at, func(log bench.Log) (bench.Log, error) {
-		if len(log) > 0 {
-			return log, nil
-		}
-		return bench.LogOf(told.ID.String(), told.Sitting, at), nil
-	})
-	return err
+	return s.Append(ctx, Growth{Log: Log{told.ID, dogID, told.On, bench.LogOf(told.ID.String(), told.Sitting, at)}}, at)
 }
 
 // The lists are the log's: worked out again, they are the same to the byte.
@@ -173,12 +167,9 @@ func TestAWriteThatFailsLeavesNothing(t *testing.T) {
 	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d, told := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
-	twice := func(bench.Log) (bench.Log, error) { // the second breaks the events' own key
-		log := bench.LogOf("one", told.Sitting, time.Now())
-		return append(log, log[1]), nil
-	}
-	_, err := s.Append(ctx, d.ID, told.ID, told.On, time.Now(), twice)
-	require.Error(t, err)
+	log := bench.LogOf("one", told.Sitting, time.Now())
+	twice := Log{told.ID, d.ID, told.On, append(log, log[1])} // the second breaks the events' own key
+	require.Error(t, s.Append(ctx, Growth{Log: twice}, time.Now()))
 	sittings, err := s.Sittings(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Empty(t, sittings)

@@ -47,7 +47,7 @@ func SummaryOf(s record.Sitting) Summary {
 	out.Ground = slices.ContainsFunc(s.Records, func(r record.NailRecord) bool {
 		return r.Ground != nil || len(r.Cuts) > 0 && r.Tool.Work() == kit.Grinding
 	})
-	if o := outing(s); len(o.Touches) > 0 {
+	if o := s.Outing(); len(o.Touches) > 0 {
 		out.Mood = &Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
 		for _, paw := range nail.Paws() {
 			if p, handled := pawMood(paw, o.Touches); handled {
