@@ -125,6 +125,22 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 	}
 }
 
+// At the first nail, beneath the note of last time, the press that tells most nails is in sight on a telephone.
+func TestTheUsualPressIsInSight(t *testing.T) {
+	t.Parallel()
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	p.size(390, 844)
+	atBench(p, program, program.dogs()["Windlass"])
+	p.press(".arrival button", "none")
+	p.saved()
+	p.sees("Last time:")
+	p.sees("Look after each")
+	p.MustEval(`() => window.scrollTo(0, 0)`)
+	done, bar := p.box(".press .next", "Done, no sign seen"), p.box(".reach", "")
+	assert.LessOrEqual(t, done.Y+done.Height, bar.Y)
+}
+
 // However fast one presses, each press is the next nail's; and a calm dog's eighteen nails are eighteen presses.
 func TestEighteenNailsInEighteenPresses(t *testing.T) {
 	t.Parallel()

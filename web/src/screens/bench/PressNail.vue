@@ -83,12 +83,12 @@ defineExpose({ tell, step, goOn })
         ><kbd>{{ i + 1 }}</kbd>
       </button>
     </div>
+    <BButton variant="go" class="next" @click="tell()"
+      >{{ $t('bench.done_no_sign_seen') }} <kbd>{{ $t('bench.space') }}</kbd></BButton
+    >
     <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()"
       >{{ $t('bench.and_on_to_step_by', { press_to: faces[nail.press_to], stop_at: stopSigns[nail.stop_at] }) }}
       <kbd>M</kbd></BButton
-    >
-    <BButton variant="go" class="next" @click="tell()"
-      >{{ $t('bench.done_no_sign_seen') }} <kbd>{{ $t('bench.space') }}</kbd></BButton
     >
   </div>
 </template>
@@ -177,7 +177,8 @@ defineExpose({ tell, step, goOn })
   font-weight: 650;
 }
 .on {
-  margin-bottom: 0.4rem;
+  display: block; /* only a block’s first letter can be a capital */
+  margin-top: 0.4rem;
   min-height: 56px;
   width: 100%;
 }
@@ -192,7 +193,13 @@ defineExpose({ tell, step, goOn })
 
 @media (max-width: 900px) {
   .drawn > svg {
-    max-height: 8.5rem;
+    max-height: 7.5rem;
+  }
+  .count {
+    gap: 0.5rem;
+  }
+  .count > span {
+    min-width: 3.5em;
   }
   .stop :deep(svg) {
     height: 64px;
@@ -208,9 +215,17 @@ defineExpose({ tell, step, goOn })
   .faces.both {
     grid-template-columns: repeat(4, minmax(0, 1fr));
   }
+  .next {
+    min-height: 64px;
+  }
   .faces button {
     font-size: var(--small);
-    min-height: 88px;
+    min-height: 80px;
+    padding-block: 0.35rem;
+  }
+  .faces :deep(svg) {
+    height: 44px;
+    width: 44px;
   }
 }
 </style>
