@@ -4,6 +4,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/dogtest"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/words/wordstest"
 	"testing"
@@ -123,4 +124,35 @@ func TestAHelperWhoIsThereIsNotAskedFor(t *testing.T) {
 	assert.Len(t, d.HandlingCautions(today, false), len(d.HandlingCautions(today, true))+1)
 	d.Handling.Helper = dog.Alone
 	assert.Equal(t, d.HandlingCautions(today, true), d.HandlingCautions(today, false))
+}
+
+// Whoever holds the dog is told what holding it asks, each where it is so and nowhere else.
+func TestEachCautionOfHandlingIsToldWhereItIsSo(t *testing.T) {
+	said := func(change func(*dog.Dog)) []string {
+		d := plain()
+		change(&d)
+		var all []string
+		for _, c := range d.HandlingCautions(today, false) {
+			all = append(all, wordstest.Of(c.Words))
+		}
+		return all
+	}
+	assert.Empty(t, said(func(*dog.Dog) {}), "a dog in its prime")
+	for want, change := range map[string]func(*dog.Dog){
+		"Muzzle":      func(d *dog.Dog) { d.Handling.Muzzle = true },
+		"helper":      func(d *dog.Dog) { d.Handling.Helper = dog.Needed },
+		"Sore joints": func(d *dog.Dog) { d.Handling.Sore = true },
+		"Not young":   func(d *dog.Dog) { d.Birth.Date = today.AddYears(-14) },
+		"no spinning": func(d *dog.Dog) { d.Handling.Noise = kit.NoiseAfraid },
+	} {
+		all := said(change)
+		assert.Len(t, all, 1, want)
+		assert.Contains(t, all[0], want)
+	}
+	assert.Empty(t, said(func(d *dog.Dog) { d.Handling.Noise = kit.NoiseFine }))
+	assert.Empty(
+		t,
+		said(func(d *dog.Dog) { d.Birth.Date, d.Handling.SoreTold = today.AddYears(-14), true }),
+		"it was looked at",
+	)
 }

@@ -1,6 +1,8 @@
 package outlook
 
 import (
+	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -196,4 +198,30 @@ func TestNothingIsToldOfANailThatIsNotThere(t *testing.T) {
 	assert.False(t, is)
 	_, is = Told(&f, record.NailRecord{Code: nail.MustParse("LF3"), Cuts: []float64{0.5}}, usually)
 	assert.True(t, is)
+}
+
+// A dog whose nails are all a veterinarian's, or dewclaws, needs no trim that a sitting could give; and the lowest
+// toe is one that was trimmed.
+func TestWhatIsAVeterinariansNeedsNoTrim(t *testing.T) {
+	d := plain()
+	f := feet.FeetAfter(d, nil, record.WalkRound{On: today})
+	assert.True(t, math.IsInf(LowestTrimmed(f), 1), "none was trimmed")
+	s := asPlanned(f, today)
+	after := feet.FeetAfter(d, []record.Sitting{s})
+	assert.Less(t, LowestTrimmed(after), 10.0)
+	one := s
+	one.Records = slices.Clone(s.Records)[:1]
+	only := feet.FeetAfter(d, []record.Sitting{one})
+	i := only.Index(one.Records[0].Code)
+	assert.InDelta(t, only.On(today)[i].Gap.Value, LowestTrimmed(only), 1e-9, "the only one that was")
+	_, is := Needs(after, today, usually)
+	assert.True(t, is)
+	for i := range d.Nails {
+		if !d.Nails[i].Code.Dewclaw() {
+			d.Nails[i].State = nail.Torn
+		}
+	}
+	_, is = Needs(feet.FeetAfter(d, []record.Sitting{{On: today}}), today, usually)
+	assert.False(t, is)
+	assert.True(t, math.IsInf(LowestTrimmed(feet.FeetAfter(d, []record.Sitting{{On: today}})), 1))
 }

@@ -9,6 +9,7 @@ import (
 	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
 
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
@@ -74,4 +75,10 @@ func TestAtBreakEvenTheQuickComesBack(t *testing.T) {
 	assert.Negative(t, d.Move(left, 0.9*weeks))
 	assert.Positive(t, d.Move(left, 1.1*weeks))
 	assert.Zero(t, d.BreakEven(d.Rest), "where so much is left it never draws back")
+}
+
+// A mark is as sharp as is usual of it, unless whoever saw it said otherwise.
+func TestAMarkIsAsSharpAsItIs(t *testing.T) {
+	assert.InDelta(t, landmarkSD[Groove], Groove.Number(3, measure.Eye, 0).SD, 1e-9)
+	assert.InDelta(t, 0.3, Groove.Number(3, measure.Eye, 0.3).SD, 1e-9)
 }

@@ -152,3 +152,40 @@ func TestWhatIsGroundRoundFollowsACut(t *testing.T) {
 		assert.Equal(t, want, names(s.Check(plain(), today)), field)
 	}
 }
+
+// How far a whole trim went is said of each nail that was cut and whose end nobody told, and of no other.
+func TestHowFarItWentIsSaidOfWhatNobodyTold(t *testing.T) {
+	code := nail.MustParse("LF3")
+	for what, c := range map[string]struct {
+		told NailRecord
+		want state.Ended
+	}{
+		"cut":                 {NailRecord{Cuts: []float64{1}}, state.AtSign},
+		"left out":            {NailRecord{}, state.Untold},
+		"bled":                {NailRecord{Cuts: []float64{1}, Blood: true}, state.Untold},
+		"its end was told":    {NailRecord{Cuts: []float64{1}, EndFace: quick.White}, state.Untold},
+		"every face was told": {NailRecord{Cuts: []float64{1}, Faces: []quick.Face{quick.White}}, state.Untold},
+		"one of two was":      {NailRecord{Cuts: []float64{1, 1}, Faces: []quick.Face{quick.White}}, state.AtSign},
+	} {
+		c.told.Code = code
+		s := Sitting{Records: []NailRecord{c.told}}.Went(AsFar, quick.AtFirstSign, hand.Slices{})
+		assert.Equal(t, c.want, s.Records[0].Ended, what)
+	}
+}
+
+// A piece's touch is learnt where lengths were measured before and after, of that piece alone.
+func TestWhatSaysHowMuchATouchTakes(t *testing.T) {
+	code := nail.MustParse("LF3")
+	both := NailRecord{
+		Code:         code,
+		Item:         "band",
+		Cuts:         []float64{0.2, 0.2},
+		LengthBefore: length(15),
+		LengthAfter:  length(14.5),
+	}
+	before, after, unnamed := both, both, both
+	before.LengthAfter, after.LengthBefore, unnamed.Item = nil, nil, ""
+	assert.Empty(t, Sitting{Records: []NailRecord{before, after, unnamed}}.Ground())
+	ground := Sitting{Records: []NailRecord{before, both}}.Ground()
+	assert.Equal(t, 1, ground["band"].Nails)
+}

@@ -38,11 +38,21 @@ func TestRowsAreReadAsPeopleWriteThem(t *testing.T) {
 	rows := Read(table([]string{"Owner", "Phone", "Dog", "Weight lb", "Born"}, [][]string{
 		{"Ottoline Reed", "+44 1632 960011", "Fig", "44", "5/30/2021"},
 		{"Вера Лозовая", "", "Плюшка", "7,5 kg", "2019"},
+		{"Ottoline Reed", "", "Bee", "11 lb", "2019"},
+		{"Ottoline Reed", "", "Sedge", "", "2019"},
 	}), columns, today)
 	require.Empty(t, rows[0].Refused)
 	assert.InDelta(t, 19.96, rows[0].Dog.Weights[0].Kg, 0.01, "the heading says pounds")
 	assert.Equal(t, "2021-05-30", rows[0].Dog.BirthDate.String(), "a thirtieth is no month")
 	assert.Equal(t, round.ByText, rows[0].Owner.Reach)
+	assert.InDelta(t, 4.99, rows[2].Dog.Weights[0].Kg, 0.01, "pounds told twice are pounds once")
+	assert.Equal(t, "must be told", wordstest.Of(rows[3].Refused[0].Want)[:12], "no weight is not told as some pounds")
+	kilos := Read(
+		table([]string{"Dog", "Weight", "Born"}, [][]string{{"Fig", "20", "2019"}}),
+		[]Column{Dog, Weight, Born},
+		today,
+	)
+	assert.InDelta(t, 20, kilos[0].Dog.Weights[0].Kg, 0.01, "no heading says pounds")
 	require.Empty(t, rows[1].Refused)
 	assert.Equal(t, round.ByHand, rows[1].Owner.Reach)
 	assert.Equal(t, "2019-07-01", rows[1].Dog.BirthDate.String())

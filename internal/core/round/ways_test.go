@@ -49,6 +49,26 @@ func TestWaysToEaseADayThatRunsLate(t *testing.T) {
 	assert.Zero(t, by["Fig"].To)
 }
 
+// A dog that is here and waits may leave some for another day; it is not asked to come at another time.
+func TestADogThatIsHereMayLeaveSome(t *testing.T) {
+	w, day := aLateDay(t)
+	day[1].State = Here
+	for _, way := range w.Ways(day, At(10, 20)) {
+		if way.Dog.Name == "Oslo" {
+			assert.Contains(t, wordstest.Of(way.Words), "Leave 12 of Oslo's")
+			assert.Zero(t, way.To)
+			return
+		}
+	}
+	assert.Fail(t, "nothing is said of Oslo")
+}
+
+func TestMinutesAroundADogAreBounded(t *testing.T) {
+	for around, refused := range map[int]bool{-1: true, 0: false, mostAround: false, mostAround + 1: true} {
+		assert.Equal(t, refused, len(Week{Around: around}.Check()) > 0, around)
+	}
+}
+
 func TestADayOnTimeNeedsNoWays(t *testing.T) {
 	w, day := aLateDay(t)
 	assert.Empty(t, w.Ways(day[3:], At(9, 45)))

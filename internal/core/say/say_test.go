@@ -44,6 +44,7 @@ func TestALineThatWasKeptIsReadBack(t *testing.T) {
 	})
 	assert.Equal(t, l, say.Read(l.Text()))
 	assert.True(t, say.Read("").Nothing())
+	assert.Equal(t, say.Plain("{}"), say.Read("{}"), "what says nothing as a line stands as it was kept")
 	assert.Equal(t, say.Plain("moved since"), say.Read("moved since"), "kept before there were lines")
 	var old struct{ Reason, Waits say.Line }
 	require.NoError(t, json.Unmarshal([]byte(`{"Reason":"LF3 reaches the floor","Waits":""}`), &old))

@@ -165,6 +165,10 @@ func TestSchoolsOfOrder(t *testing.T) {
 		}
 		assert.Equal(t, c.paws, paws, name)
 	}
+	for _, school := range []dog.Order{dog.HardestFirst, dog.HardestLast} {
+		p := For(ask(func(q *Question) { q.Dog.Handling.Order = school }))
+		assert.Equal(t, nail.LH, p.Days[0].Stops[0].Code.Paw, "none stands out: hind first")
+	}
 }
 
 func TestWhatDoesNotFitIsSpreadOverTheDogsDays(t *testing.T) {

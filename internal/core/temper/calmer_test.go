@@ -112,3 +112,9 @@ func TestMantelHaenszelOfOneStratum(t *testing.T) {
 	assert.InDelta(t, 10.0*10*12*8/(20*20*19), m.variance, 1e-12)
 	assert.InDelta(t, 0.0261, m.chance(), 0.0001, "z = 2.5 / sqrt(1.263) = 2.224, whose normal tails hold 2.6 %%")
 }
+
+// The clearest comes first: how far apart the two shares are, whichever is the larger.
+func TestTheClearestComesFirst(t *testing.T) {
+	wide, narrow := Calmer{With: Share{3, 10}, Without: Share{8, 10}}, Calmer{With: Share{9, 10}, Without: Share{6, 10}}
+	assert.Equal(t, []Calmer{wide, narrow}, strongest([]Calmer{narrow, wide}))
+}

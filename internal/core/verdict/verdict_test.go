@@ -192,3 +192,39 @@ func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
 		assert.Equal(t, c.want, verdict.For(quick.Full, c.hand, c.keeper, c.quicked).Limit, "%+v", c)
 	}
 }
+
+// A hand takes the plan's cuts in their order, thinner from the first light grey on where the plan says so, and none
+// after the first sign.
+func TestTheNextCutOfAPlan(t *testing.T) {
+	thin := verdict.Plan{Cuts: []float64{1, 0.5, 0.2}, Thin: 0.3}
+	plain := verdict.Plan{Cuts: thin.Cuts}
+	for _, c := range []struct {
+		plan verdict.Plan
+		done int
+		last quick.Face
+		grey bool
+		want float64
+	}{
+		{thin, 0, "", false, 1},
+		{thin, 1, quick.White, false, 0.5},
+		{thin, 1, quick.Grey, true, 0.3},
+		{thin, 2, quick.White, true, 0.2},
+		{thin, 3, quick.White, false, 0},
+		{thin, 1, quick.DarkCentre, true, 0},
+		{thin, 1, quick.Dot, true, 0},
+		{plain, 1, quick.Grey, true, 0.5},
+	} {
+		assert.InDelta(t, c.want, c.plan.Next(c.done, c.last, c.grey), 1e-9, "%+v", c)
+	}
+}
+
+// From the first sign on, one who goes to the dot goes on by thin slices where there is room for them, and stops where
+// a sliver more might bleed.
+func TestFromTheSignOnThereIsRoomOrNot(t *testing.T) {
+	terms := verdict.Terms{Stop: quick.Full, Limit: verdict.Careful, Most: 1}
+	roomy := verdict.Next(worked(22, 6, 0.5, quick.White, quick.DarkCentre), terms)
+	assert.Equal(t, verdict.Sliver, roomy.Action)
+	assert.LessOrEqual(t, roomy.MM, 0.5)
+	tight := verdict.Next(worked(22, 2, 0.5, quick.White, quick.White, quick.White, quick.DarkCentre), terms)
+	assert.Equal(t, verdict.Stop, tight.Action)
+}
