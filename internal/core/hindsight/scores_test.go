@@ -7,6 +7,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
+
+	"fribbet/internal/core/date"
 )
 
 // The closed form against its own integral, and at the mean, where it is σ(√2−1)/√π (Gneiting & Raftery 2007).
@@ -76,4 +78,31 @@ func TestPartsAddUpToTheWhole(t *testing.T) {
 	})
 	one := Taken{1, 18, 20, 19, 25, 24, 24}
 	assert.Equal(t, Taken{2, 36, 40, 38, 50, 48, 48}, one.And(one))
+}
+
+// What was said of two dogs is the sum of both, and its means are of all their cuts; quarters likewise, by their days.
+func TestTogetherIsTheSumOfEach(t *testing.T) {
+	one, other := blank(), blank()
+	one.Cuts.Bins[0] = Bin{UpTo: one.Cuts.Bins[0].UpTo, Cuts: 10, Bled: 1, Said: 0.1}
+	other.Cuts.Bins[0] = Bin{UpTo: one.Cuts.Bins[0].UpTo, Cuts: 30, Bled: 2, Said: 0.02}
+	one.Cuts.Brier, other.Cuts.Brier, one.Cuts.Plain, other.Cuts.Plain = 0.2, 0.04, 0.3, 0.1
+	both := Together([]Report{one, other}).Cuts
+	assert.Equal(t, []int{40, 3}, []int{both.Bins[0].Cuts, both.Bins[0].Bled})
+	assert.InDelta(t, (10*0.1+30*0.02)/40, both.Bins[0].Said, 1e-9)
+	assert.InDelta(t, (10*0.2+30*0.04)/40, both.Brier, 1e-9)
+	assert.InDelta(t, (10*0.3+30*0.1)/40, both.Plain, 1e-9)
+
+	first, second := date.MustParse("2026-07-01"), date.MustParse("2026-10-01")
+	calm := func(m float64) *float64 { return &m }
+	quarters := QuartersTogether([][]Quarter{
+		{{From: second, Trims: 1, Nails: 18, Bled: 1, Looked: 1, Dated: 1, Kept: 1, Calm: calm(4), Noted: 1}},
+		{
+			{From: first, Trims: 2},
+			{From: second, Trims: 3, Nails: 40, Bled: 2, Looked: 2, Touched: 1, Dated: 3, Calm: calm(1), Noted: 2},
+		},
+	})
+	assert.Equal(t, []Quarter{
+		{From: first, Trims: 2},
+		{From: second, Trims: 4, Nails: 58, Bled: 3, Looked: 3, Touched: 1, Dated: 4, Kept: 1, Calm: calm(2), Noted: 3},
+	}, quarters)
 }

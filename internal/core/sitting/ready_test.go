@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/words/wordstest"
 )
 
@@ -296,4 +297,22 @@ func TestAPuppyOnTheLadderMayBeTipped(t *testing.T) {
 			assert.Equal(t, 1, day.On.Sub(p.Days[i-1].On), "a day later")
 		}
 	}
+}
+
+// The first tool is what the dog was last trimmed with, or what its size wants.
+func TestTheFirstToolIsLastTimes(t *testing.T) {
+	q := ask(nil)
+	assert.Equal(t, kit.UsualClipper(q.Dog.WeightOn(today)), q.FirstTool())
+	q.Past.Tool = kit.GrinderBand
+	assert.Equal(t, kit.GrinderBand, q.FirstTool())
+}
+
+// What is to be trimmed is due; a nail to ask about is too, and one that can wait is not.
+func TestWhatIsDueToday(t *testing.T) {
+	planned := func(k verdict.Kind) outlook.Planned {
+		return outlook.Planned{Reading: feet.Reading{ToCurl: 9}, Verdict: verdict.Verdict{Kind: k}}
+	}
+	assert.Equal(t, Due, UrgencyOf(planned(verdict.Trim)))
+	assert.Equal(t, Due, UrgencyOf(planned(verdict.AskFirst)))
+	assert.Equal(t, NotDue, UrgencyOf(planned(verdict.Leave)))
 }

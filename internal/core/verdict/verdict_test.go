@@ -228,3 +228,17 @@ func TestFromTheSignOnThereIsRoomOrNot(t *testing.T) {
 	tight := verdict.Next(worked(22, 2, 0.5, quick.White, quick.White, quick.White, quick.DarkCentre), terms)
 	assert.Equal(t, verdict.Stop, tight.Action)
 }
+
+// After its tip a plan never gets thicker again: nobody keeps that in mind.
+func TestAPlanGetsNoThicker(t *testing.T) {
+	for _, kg := range []float64{5, 22, 70} {
+		for _, groove := range []float64{0, 4, 8, 12} {
+			for _, terms := range []verdict.Terms{careful, usual, full} {
+				cuts := verdict.Next(worked(kg, groove, 0), terms).Plan.Cuts
+				for i := 2; i < len(cuts); i++ {
+					assert.LessOrEqual(t, cuts[i], cuts[i-1], "%g kg, groove at %g: %v", kg, groove, cuts)
+				}
+			}
+		}
+	}
+}
