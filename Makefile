@@ -44,8 +44,8 @@ format: web/node_modules
 	$(GO) tool -modfile=tools/go.mod golangci-lint fmt ./cmd/... ./internal/... ./e2e/... ./scripts/... ./web
 	cd web && npx prettier --write --log-level warn .
 
-# While one works. It leaves out the simulations, the browser and the pictures, which `make test` has, and what of the
-# web was linted already and has not changed since (whatever it asks of files that have).
+# While one works. It leaves out the simulations, the browser and the pictures, which `make test` has, and it
+# does not lint again a file of the web that has not changed.
 quick:
 	@LINT="--cache --cache-location node_modules/.cache/eslint" \
 		$(MAKE) --no-print-directory -j2 --output-sync=target check-web check-go short

@@ -50,12 +50,8 @@ type trim struct {
 	known known // of the dog, but for this sitting
 }
 
-// trimOf reads what a log's sitting is worked out from.
-func (b *Book) trimOf(ctx context.Context, log store.Log) (trim, error) {
-	d, err := b.dog(ctx, log.DogID)
-	if err != nil {
-		return trim{}, err
-	}
+// trimOf reads what the sitting of a dog's log is worked out from.
+func (b *Book) trimOf(ctx context.Context, d store.Dog, log store.Log) (trim, error) {
 	k, err := b.knownBut(ctx, d, log.SittingID)
 	if err != nil {
 		return trim{}, err
@@ -64,13 +60,22 @@ func (b *Book) trimOf(ctx context.Context, log store.Log) (trim, error) {
 	return trim{t, log, k}, err
 }
 
-// Bench returns a dog's sitting as it stands, with its nails before and after it.
-func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, error) {
+// trimAt is a dog's sitting that is in the book.
+func (b *Book) trimAt(ctx context.Context, dogID, sittingID uuid.UUID) (trim, error) {
 	log, err := b.store.Log(ctx, dogID, sittingID)
 	if err != nil {
-		return Bench{}, err
+		return trim{}, err
 	}
-	t, err := b.trimOf(ctx, log)
+	d, err := b.dog(ctx, dogID)
+	if err != nil {
+		return trim{}, err
+	}
+	return b.trimOf(ctx, d, log)
+}
+
+// Bench returns a dog's sitting as it stands, with its nails before and after it.
+func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, error) {
+	t, err := b.trimAt(ctx, dogID, sittingID)
 	if err != nil {
 		return Bench{}, err
 	}
@@ -165,27 +170,28 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 
 // tell reads what the sitting is, works out what the events make of it, and writes that in one transaction.
 func (b *Book) tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (Bench, error) {
-	log, err := b.logToTell(ctx, dogID, sittingID, events)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return Bench{}, err
 	}
-	t, err := b.trimOf(ctx, log)
+	log, err := b.logToTell(ctx, d, sittingID, events)
 	if err != nil {
 		return Bench{}, err
 	}
-	if events, err = b.heard(ctx, t.dog, events); err != nil {
+	t, err := b.trimOf(ctx, d, log)
+	if err != nil {
 		return Bench{}, err
 	}
-	if err := b.doubts(ctx, t, events); err != nil {
+	if events, err = b.heard(ctx, d, events); err != nil {
 		return Bench{}, err
 	}
-	recorder, err := t.told(events)
+	recorder, err := b.added(ctx, t, events)
 	if err != nil {
 		return Bench{}, err
 	}
 	if len(recorder.Log) > len(log.Events) {
 		if log.On.IsZero() {
-			t.log.On = b.dayOf(t.dog, events[0].At)
+			t.log.On = b.dayOf(d, events[0].At)
 		}
 		t.log.Events = recorder.Log
 		if err := b.grow(ctx, t, len(log.Events), recorder.State); err != nil {
@@ -196,18 +202,14 @@ func (b *Book) tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 }
 
 // logToTell is the log of a dog's sitting, an empty one where events begin it; what is known of the dog is kept first.
-func (b *Book) logToTell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (store.Log, error) {
-	d, err := b.dog(ctx, dogID)
-	if err != nil {
-		return store.Log{}, err
-	}
+func (b *Book) logToTell(ctx context.Context, d store.Dog, sitting uuid.UUID, events []bench.Event) (store.Log, error) {
 	if err := b.checkpoint(ctx, d); err != nil {
 		return store.Log{}, err
 	}
-	log, err := b.store.Log(ctx, dogID, sittingID)
+	log, err := b.store.Log(ctx, d.ID, sitting)
 	err = already(err)
 	if errors.Is(err, store.ErrNotFound) && events[0].Kind == bench.Started {
-		return store.Log{SittingID: sittingID, DogID: dogID}, nil
+		return store.Log{SittingID: sitting, DogID: d.ID}, nil
 	}
 	return log, err // not found: it was begun in another book, or in this one before it was put back
 }
@@ -240,48 +242,46 @@ func (b *Book) heard(ctx context.Context, d store.Dog, events []bench.Event) ([]
 	return b.byHand(ctx, events)
 }
 
-// doubts asks again for what places the quick where it cannot well be.
-func (b *Book) doubts(ctx context.Context, t trim, events []bench.Event) error {
-	var f fault.Fields
+// added is the sitting once events were told too. It asks again for what places the quick where it cannot well be, and
+// refuses what cannot have happened; each by its place in the list.
+func (b *Book) added(ctx context.Context, t trim, events []bench.Event) (*bench.Recorder, error) {
+	var doubts fault.Fields
 	recorder := t.log.Events.Tell(t.dog.Dog)
 	for i, e := range events {
 		so := recorder.Log
 		added, err := recorder.Add(e)
+		if err != nil && len(doubts) > 0 {
+			break // what was doubted before it is asked again first
+		}
 		if err != nil {
-			break // refused for another reason, and told so when it is to be kept
+			return nil, refused(i, e, err)
 		}
 		if !added || !e.PlacesQuick() {
 			continue
 		}
 		now, err := b.benchAt(ctx, t.today, so.Fold())
 		if err != nil {
-			return err
-		}
-		if want := now.Doubt(e); !want.Nothing() {
-			f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
-		}
-	}
-	return f.Err()
-}
-
-// told is the sitting once events were told too; those that cannot have happened are refused by their place.
-func (t trim) told(events []bench.Event) (*bench.Recorder, error) {
-	recorder := t.log.Events.Tell(t.dog.Dog)
-	for i, e := range events {
-		_, err := recorder.Add(e)
-		var other bench.Other
-		if errors.As(err, &other) {
-			return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
-		}
-		var refusal bench.Refusal
-		if errors.As(err, &refusal) {
-			return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
-		}
-		if err != nil {
 			return nil, err
 		}
+		if want := now.Doubt(e); !want.Nothing() {
+			doubts.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
+		}
 	}
-	return recorder, nil
+	return recorder, doubts.Err()
+}
+
+// refused names the event that was refused.
+func refused(i int, e bench.Event, err error) error {
+	var other bench.Other
+	var refusal bench.Refusal
+	switch {
+	case errors.As(err, &other):
+		return AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
+	case errors.As(err, &refusal):
+		return fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
+	default:
+		return err
+	}
 }
 
 // grow writes what a sitting has grown to, from so many events on; and, where it has ended, what is known of the dog

@@ -33,11 +33,7 @@ type Card struct {
 
 // Card words a dog's sitting for its owner.
 func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, error) {
-	log, err := b.store.Log(ctx, dogID, sittingID)
-	if err != nil {
-		return Card{}, err
-	}
-	t, err := b.trimOf(ctx, log)
+	t, err := b.trimAt(ctx, dogID, sittingID)
 	if err != nil {
 		return Card{}, err
 	}
@@ -48,7 +44,7 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	c := Card{
 		Name: t.dog.Name,
 		Seen: b.house != nil,
-		Card: stood.State.CardOf(t.dog.Name, log.On, stood.Left, t.dog.Pavement, t.training),
+		Card: stood.State.CardOf(t.dog.Name, t.log.On, stood.Left, t.dog.Pavement, t.training),
 	}
 	if c.Page, err = b.cardPage(ctx, dogID, sittingID); err != nil {
 		return Card{}, err

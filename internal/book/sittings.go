@@ -208,7 +208,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 	}
 	state := events.Fold()
 	state.Ended = false // it is not in the book yet: what is kept is what was before it
-	t, err := b.trimOf(ctx, store.Log{SittingID: s.ID, DogID: d.ID})
+	t, err := b.trimOf(ctx, d, store.Log{SittingID: s.ID, DogID: d.ID})
 	if err != nil {
 		return err
 	}

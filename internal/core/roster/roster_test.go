@@ -46,7 +46,7 @@ func TestRowsAreReadAsPeopleWriteThem(t *testing.T) {
 	assert.Equal(t, "2021-05-30", rows[0].Dog.BirthDate.String(), "a thirtieth is no month")
 	assert.Equal(t, round.ByText, rows[0].Owner.Reach)
 	assert.InDelta(t, 4.99, rows[2].Dog.Weights[0].Kg, 0.01, "pounds told twice are pounds once")
-	assert.Equal(t, "must be told", wordstest.Of(rows[3].Refused[0].Want)[:12], "no weight is not told as some pounds")
+	assert.Contains(t, wordstest.Of(rows[3].Refused[0].Want), "must be told", "no weight is not told as some pounds")
 	kilos := Read(
 		table([]string{"Dog", "Weight", "Born"}, [][]string{{"Fig", "20", "2019"}}),
 		[]Column{Dog, Weight, Born},
